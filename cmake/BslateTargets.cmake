@@ -1,0 +1,35 @@
+# Settings every target of ours shares.
+macro(bslate_global_settings)
+    set(CMAKE_CXX_STANDARD 20)
+    set(CMAKE_CXX_STANDARD_REQUIRED ON)
+    set(CMAKE_CXX_EXTENSIONS OFF)
+    set(CMAKE_EXPORT_COMPILE_COMMANDS ON)
+    if(NOT CMAKE_BUILD_TYPE)
+        set(CMAKE_BUILD_TYPE Release)
+    endif()
+    find_program(BSLATE_CCACHE ccache)
+    if(BSLATE_CCACHE)
+        set(CMAKE_CXX_COMPILER_LAUNCHER ${BSLATE_CCACHE})
+    endif()
+    if(BSLATE_SANITIZE)
+        add_compile_options(-fsanitize=address,undefined -fno-sanitize-recover=all
+                            -fno-omit-frame-pointer)
+        add_link_options(-fsanitize=address,undefined)
+    endif()
+endmacro()
+
+# Warnings are errors on our own code.
+function(bslate_warnings target)
+    target_compile_options(${target} PRIVATE -Wall -Wextra -Wpedantic -Wshadow=local -Wconversion
+                           -Wno-sign-conversion -Werror
+                           # GCC 12 reports std::string concatenation wrongly (GCC bug 105651).
+                           $<$<CXX_COMPILER_ID:GNU>:-Wno-restrict>)
+endfunction()
+
+# bslate_library(NAME SOURCES...): a static library known as bslate::NAME.
+function(bslate_library name)
+    add_library(bslate_${name} STATIC ${ARGN})
+    add_library(bslate::${name} ALIAS bslate_${name})
+    target_include_directories(bslate_${name} PUBLIC ${PROJECT_SOURCE_DIR}/src)
+    bslate_warnings(bslate_${name})
+endfunction()

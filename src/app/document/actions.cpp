@@ -1,0 +1,247 @@
+#include "app/document/actions.h"
+
+#include "app/document/text.h"
+
+#include <algorithm>
+
+namespace bslate::app {
+namespace {
+
+// The first free id of the form prefix-n.
+template<class Items>
+std::string freshId(const Items& items, const std::string& prefix) {
+    for (std::size_t n = items.size() + 1;; ++n) {
+        const std::string id = prefix + "-" + std::to_string(n);
+        if (std::none_of(items.begin(), items.end(),
+                         [&](const auto& item) { return item.id == id; }))
+            return id;
+    }
+}
+
+// "2A" is followed by "2B"; without a number to go on, by the count.
+std::string freshNumber(const Shoot& shoot, const std::string& after) {
+    const auto taken = [&](const std::string& number) {
+        return std::any_of(shoot.setups.begin(), shoot.setups.end(),
+                           [&](const Setup& setup) { return setup.number == number; });
+    };
+    if (!after.empty() && after.back() >= 'A' && after.back() < 'Z')
+        for (char letter = static_cast<char>(after.back() + 1); letter <= 'Z'; ++letter) {
+            std::string number = after;
+            number.back() = letter;
+            if (!taken(number))
+                return number;
+        }
+    for (std::size_t n = shoot.setups.size() + 1;; ++n)
+        if (!taken(std::to_string(n) + "A"))
+            return std::to_string(n) + "A";
+}
+
+// A setup that evaluates: the first camera with its first profile and mode, at base.
+Setup startingSetup(const Shoot& shoot) {
+    Setup setup;
+    if (shoot.kit.cameras.empty())
+        return setup;
+    const auto& camera = shoot.kit.cameras.front();
+    setup.camera = camera.id;
+    setup.mode = camera.modes.front().id;
+    setup.profile = camera.profiles.empty() ? std::string() : camera.profiles.front();
+    setup.rate = camera.modes.front().rates.empty() ? FrameRate{} : camera.modes.front().rates[0];
+    setup.base = camera.bases.front().iso;
+    if (const auto* profile = findProfile(shoot.kit, setup.profile))
+        setup.base = nearestBase(camera, *profile, setup.base).iso;
+    setup.rating = setup.base;
+    setup.shutter = nearestOnDial(camera.shutter, ShutterAngle(180.0), setup.rate);
+    return setup;
+}
+
+template<class Items>
+auto positionOf(Items& items, const std::string& id) {
+    return std::find_if(items.begin(), items.end(), [&](const auto& i) { return i.id == id; });
+}
+
+} // namespace
+
+Actions::Actions(ShootDocument& document, QObject* parent)
+    : QObject(parent)
+    , m_document(document) {}
+
+void Actions::turnControl(const QString& name, const Turn& change, int drag,
+                          ShootDocument::Value from) {
+    const auto start = from ? from : m_document.value();
+    const auto* setup = findSetup(*start, fromQt(m_document.setupId()));
+    if (!setup)
+        return;
+    const auto turned = turn(*start, *setup, change);
+    if (!turned) {
+        emit refused(messageOf(turned.error()));
+        return;
+    }
+    m_document.edit(name, applied(*start, turned->edit), drag);
+}
+
+void Actions::apply(const QString& name, const Edit& edit) {
+    m_document.edit(name, applied(m_document.shoot(), edit));
+}
+
+void Actions::changeSetup(const QString& name, const std::function<void(Setup&)>& change,
+                          int drag) {
+    Shoot after = m_document.shoot();
+    if (auto* setup = findSetup(after, fromQt(m_document.setupId()))) {
+        change(*setup);
+        m_document.edit(name, std::move(after), drag);
+    }
+}
+
+void Actions::changeScene(const QString& name, const QString& sceneId,
+                          const std::function<void(Scene&)>& change, int drag) {
+    Shoot after = m_document.shoot();
+    if (auto* scene = findScene(after, fromQt(sceneId))) {
+        change(*scene);
+        m_document.edit(name, std::move(after), drag);
+    }
+}
+
+void Actions::setPayer(Payer payer) {
+    changeSetup(tr("Who pays: %1").arg(toQt(nameOf(payer, translator()))),
+                [&](Setup& setup) { setup.payer = payer; });
+}
+
+void Actions::setSchool(School school) {
+    changeSetup(tr("School: %1").arg(toQt(nameOf(school, translator()))),
+                [&](Setup& setup) { setup.school = school; });
+}
+
+void Actions::addSetup() {
+    Shoot after = m_document.shoot();
+    const auto* current = m_document.setup();
+    if (after.kit.cameras.empty()) {
+        emit refused(tr("The kit has no camera: open a kit file first (Shoot, Use kit file)."));
+        return;
+    }
+    Setup setup = startingSetup(after);
+    setup.id = freshId(after.setups, "setup");
+    setup.number = freshNumber(after, current ? current->number : std::string());
+    setup.name = fromQt(tr("New setup"));
+    if (after.scenes.empty()) {
+        Scene scene;
+        scene.id = "scene-1";
+        scene.name = fromQt(tr("New scene"));
+        after.scenes.push_back(scene);
+    }
+    setup.scene = current ? current->scene : after.scenes.front().id;
+    const QString id = toQt(setup.id);
+    after.setups.push_back(std::move(setup));
+    m_document.edit(tr("Add setup"), std::move(after));
+    m_document.select(id);
+}
+
+void Actions::duplicateSetup() {
+    const auto* current = m_document.setup();
+    if (!current)
+        return;
+    Shoot after = m_document.shoot();
+    Setup copy = *current;
+    copy.id = freshId(after.setups, "setup");
+    copy.number = freshNumber(after, current->number);
+    copy.accepted.clear();
+    const QString id = toQt(copy.id);
+    after.setups.insert(positionOf(after.setups, current->id) + 1, std::move(copy));
+    m_document.edit(tr("Duplicate setup"), std::move(after));
+    m_document.select(id);
+}
+
+void Actions::deleteSetup() {
+    Shoot after = m_document.shoot();
+    const auto at = positionOf(after.setups, fromQt(m_document.setupId()));
+    if (at == after.setups.end())
+        return;
+    const QString name = tr("Delete setup %1").arg(toQt(at->number));
+    after.setups.erase(at);
+    m_document.edit(name, std::move(after));
+}
+
+void Actions::addScene() {
+    Shoot after = m_document.shoot();
+    Scene scene;
+    scene.id = freshId(after.scenes, "scene");
+    scene.name = fromQt(tr("New scene"));
+    Patch grey;
+    grey.id = "grey";
+    grey.name = fromQt(tr("Grey card"));
+    grey.role = PatchRole::Grey;
+    scene.patches.push_back(grey);
+    after.scenes.push_back(std::move(scene));
+    m_document.edit(tr("Add scene"), std::move(after));
+}
+
+void Actions::deleteScene(const QString& sceneId) {
+    Shoot after = m_document.shoot();
+    const auto id = fromQt(sceneId);
+    for (const auto& setup : after.setups) {
+        if (setup.scene == id) {
+            emit refused(tr("Setup %1 uses this scene: delete or move the setup first.")
+                             .arg(toQt(setup.number)));
+            return;
+        }
+    }
+    const auto at = positionOf(after.scenes, id);
+    if (at == after.scenes.end())
+        return;
+    after.scenes.erase(at);
+    m_document.edit(tr("Delete scene"), std::move(after));
+}
+
+QString Actions::addPatch(const QString& sceneId) {
+    QString id;
+    changeScene(tr("Add patch"), sceneId, [&](Scene& scene) {
+        Patch patch;
+        patch.id = freshId(scene.patches, "patch");
+        patch.name = fromQt(tr("New patch"));
+        for (const auto& other : scene.patches)
+            if (other.role == PatchRole::Grey)
+                patch.reading = other.reading;
+        id = toQt(patch.id);
+        scene.patches.push_back(std::move(patch));
+    });
+    return id;
+}
+
+void Actions::duplicatePatch(const QString& sceneId, const QString& patchId) {
+    changeScene(tr("Duplicate patch"), sceneId, [&](Scene& scene) {
+        const auto at = positionOf(scene.patches, fromQt(patchId));
+        if (at == scene.patches.end())
+            return;
+        Patch copy = *at;
+        copy.id = freshId(scene.patches, "patch");
+        scene.patches.insert(at + 1, std::move(copy));
+    });
+}
+
+void Actions::deletePatch(const QString& sceneId, const QString& patchId) {
+    changeScene(tr("Delete patch"), sceneId, [&](Scene& scene) {
+        const auto at = positionOf(scene.patches, fromQt(patchId));
+        if (at != scene.patches.end())
+            scene.patches.erase(at);
+    });
+}
+
+void Actions::accept(const QString& findingKey, const QString& reason) {
+    if (reason.trimmed().isEmpty()) {
+        emit refused(tr("To accept this, say why: the reason is printed on the card."));
+        return;
+    }
+    changeSetup(tr("Accept finding"), [&](Setup& setup) {
+        std::erase_if(setup.accepted,
+                      [&](const Acceptance& a) { return a.finding == fromQt(findingKey); });
+        setup.accepted.push_back({fromQt(findingKey), fromQt(reason.trimmed()), {}});
+    });
+}
+
+void Actions::withdrawAcceptance(const QString& findingKey) {
+    changeSetup(tr("Withdraw acceptance"), [&](Setup& setup) {
+        std::erase_if(setup.accepted,
+                      [&](const Acceptance& a) { return a.finding == fromQt(findingKey); });
+    });
+}
+
+} // namespace bslate::app

@@ -1,0 +1,52 @@
+#pragma once
+
+#include "app/document/shoot_document.h"
+#include "core/verdict/levers.h"
+
+#include <QObject>
+
+namespace bslate::app {
+
+/// Everything a person can do to a shoot, as named undoable edits on the selected setup. Refused
+/// entries change nothing and are told through refused().
+class Actions : public QObject {
+    Q_OBJECT
+
+public:
+    explicit Actions(ShootDocument& document, QObject* parent = nullptr);
+
+    [[nodiscard]] ShootDocument& document() { return m_document; }
+
+    /// Turns a control with the setup's payer; `drag` merges the steps of one gesture. `from` is
+    /// the value the gesture started at, so that payers do not accumulate rounding.
+    void turnControl(const QString& name, const Turn& change, int drag = 0,
+                     ShootDocument::Value from = {});
+    void apply(const QString& name, const Edit& edit);
+
+    void setPayer(Payer payer);
+    void setSchool(School school);
+    void changeSetup(const QString& name, const std::function<void(Setup&)>& change, int drag = 0);
+    void changeScene(const QString& name, const QString& sceneId,
+                     const std::function<void(Scene&)>& change, int drag = 0);
+
+    void addSetup();
+    void duplicateSetup();
+    void deleteSetup();
+    void addScene();
+    void deleteScene(const QString& sceneId);
+    /// A new patch in a scene, at its grey card's light or 26 cd/m2. Returns its id.
+    QString addPatch(const QString& sceneId);
+    void duplicatePatch(const QString& sceneId, const QString& patchId);
+    void deletePatch(const QString& sceneId, const QString& patchId);
+
+    void accept(const QString& findingKey, const QString& reason);
+    void withdrawAcceptance(const QString& findingKey);
+
+signals:
+    void refused(const QString& message);
+
+private:
+    ShootDocument& m_document;
+};
+
+} // namespace bslate::app

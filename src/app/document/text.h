@@ -1,0 +1,34 @@
+#pragma once
+
+#include "core/base/error.h"
+#include "core/verdict/wording.h"
+
+#include <QCoreApplication>
+#include <QString>
+
+#include <string>
+#include <string_view>
+
+/// The bridge between the core's UTF-8 texts and Qt's, and the translator for its sentences.
+namespace bslate::app {
+
+[[nodiscard]] inline QString toQt(std::string_view text) {
+    return QString::fromUtf8(text.data(), static_cast<qsizetype>(text.size()));
+}
+
+[[nodiscard]] inline std::string fromQt(const QString& text) {
+    return text.toStdString();
+}
+
+/// Looks a core sentence up in the application's translation, context "Verdict".
+[[nodiscard]] inline Translator translator() {
+    return [](const char* english) {
+        return QCoreApplication::translate("Verdict", english).toStdString();
+    };
+}
+
+[[nodiscard]] inline QString messageOf(const Error& error) {
+    return toQt(message(error));
+}
+
+} // namespace bslate::app

@@ -1,0 +1,155 @@
+#include "app/document/text.h"
+#include "app/shell/main_window.h"
+#include "app/shell/notice_bar.h"
+#include "app/shell/shot.h"
+#include "app/style/style.h"
+#include "app/widgets/painted_access.h"
+
+#include <QApplication>
+#include <QCommandLineParser>
+#include <QElapsedTimer>
+#include <QLocale>
+#include <QSettings>
+#include <QStandardPaths>
+#include <QTemporaryDir>
+#include <QTimer>
+#include <QTranslator>
+
+#include <cstdlib>
+#include <cstring>
+#include <iostream>
+
+namespace {
+
+using namespace bslate::app;
+
+bool has(int argc, char** argv, const char* option) {
+    for (int i = 1; i < argc; ++i)
+        if (std::strncmp(argv[i], option, std::strlen(option)) == 0)
+            return true;
+    return false;
+}
+
+const char* valueOf(int argc, char** argv, const char* option) {
+    for (int i = 1; i + 1 < argc; ++i)
+        if (std::strcmp(argv[i], option) == 0)
+            return argv[i + 1];
+    return nullptr;
+}
+
+// Platform and scale must be known before QApplication exists.
+bool preparePlatform(int argc, char** argv) {
+    if (const char* scale = valueOf(argc, argv, "--scale"))
+        qputenv("QT_SCALE_FACTOR", scale);
+    const bool display = std::getenv("DISPLAY") || std::getenv("WAYLAND_DISPLAY") ||
+                         std::getenv("QT_QPA_PLATFORM");
+    if (has(argc, argv, "--shot")) {
+        qputenv("QT_QPA_PLATFORM", "offscreen");
+        return true;
+    }
+    if (!display)
+        std::cerr << "bright-slate: no display found. To render a picture instead: "
+                     "--shot FILE.png [--view brief|light|card|keys|cautions] [--size 1280x800] "
+                     "[--theme slate|paper] [--scale 1]\n";
+    return display;
+}
+
+void addOptions(QCommandLineParser& parser) {
+    parser.addHelpOption();
+    parser.addPositionalArgument("FILE", "shoot to open (*.bslate)");
+    parser.addOptions({{"demo", "Open the demo shoot"},
+                       {"shot", "Write a picture and stop", "FILE.png"},
+                       {"view", "brief, light, card, keys or cautions", "NAME", "light"},
+                       {"setup", "Select a setup by number", "NUMBER"},
+                       {"size", "Window size", "WxH", "1280x800"},
+                       {"theme", "slate or paper", "NAME"},
+                       {"scale", "Scale of the interface", "S", "1"},
+                       {"time-start", "Print the time to the first paint and stop"}});
+}
+
+QSize sizeFrom(const QString& text) {
+    const auto parts = text.split(QLatin1Char('x'));
+    const QSize size = parts.size() == 2 ? QSize(parts[0].toInt(), parts[1].toInt()) : QSize();
+    return size.width() >= 400 && size.height() >= 300 && size.width() <= 8000 &&
+                   size.height() <= 8000
+               ? size
+               : QSize();
+}
+
+void openRequested(MainWindow& window, const QCommandLineParser& parser) {
+    if (!parser.positionalArguments().isEmpty()) {
+        window.files().startNew();
+        window.openPath(parser.positionalArguments().front());
+    } else if (parser.isSet("demo")) {
+        if (const auto done = window.files().openDemo(); !done)
+            window.notice().tell(messageOf(done.error()), true);
+    } else {
+        const auto left = window.files().leftover({});
+        if (left)
+            window.offerRecovery({});
+        else
+            window.files().startNew();
+    }
+    for (const auto& setup : window.document().shoot().setups)
+        if (toQt(setup.number) == parser.value("setup"))
+            window.document().select(toQt(setup.id));
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    QElapsedTimer clock;
+    clock.start();
+    if (!preparePlatform(argc, argv))
+        return 2;
+    QApplication application(argc, argv);
+    QCoreApplication::setOrganizationName("bright-slate");
+    QCoreApplication::setApplicationName("bright-slate");
+    QLocale::setDefault(QLocale::c());
+    QTranslator translator;
+    if (translator.load(QLocale::system(), "bright-slate", "_", ":/translations"))
+        QCoreApplication::installTranslator(&translator);
+
+    QCommandLineParser parser;
+    addOptions(parser);
+    parser.process(application);
+
+    Style style;
+    if (!style.loadFonts())
+        std::cerr << "bright-slate: the B612 fonts are missing; using the system font\n";
+    if (parser.value("theme") == "paper")
+        style.setTheme(Theme::Paper);
+    style.applyTo(application);
+    installPaintedAccess();
+
+    const bool shot = parser.isSet("shot");
+    QTemporaryDir throwaway;
+    const QString settingsFile =
+        shot ? throwaway.filePath("settings.ini")
+             : QStandardPaths::writableLocation(QStandardPaths::AppConfigLocation) +
+                   "/settings.ini";
+    QSettings settings(settingsFile, QSettings::IniFormat);
+    const QString scratch =
+        shot ? throwaway.path() : QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
+    MainWindow window(style, settings, scratch);
+    if (parser.isSet("theme"))
+        style.setTheme(parser.value("theme") == "paper" ? Theme::Paper : Theme::Slate);
+    openRequested(window, parser);
+    if (shot) {
+        const QSize size = sizeFrom(parser.value("size"));
+        if (!size.isValid()) {
+            std::cerr << "bright-slate: --size: expected WxH from 400x300 to 8000x8000\n";
+            return 2;
+        }
+        return takeShot(window, {parser.value("shot"), parser.value("view"), size}) ? 0 : 2;
+    }
+    window.show();
+    if (parser.isSet("time-start")) {
+        QTimer::singleShot(0, &window, [&] {
+            window.repaint();
+            std::cout << "first_paint_ms " << clock.elapsed() << "\n";
+            QCoreApplication::exit(0);
+        });
+    }
+    return QApplication::exec();
+}

@@ -1,0 +1,63 @@
+#include "app/shell/dial_in_panel.h"
+
+#include "app/document/text.h"
+#include "app/style/marks.h"
+#include "app/widgets/dial_in_rows.h"
+#include "app/widgets/painted_access.h"
+
+#include <QPainter>
+
+namespace bslate::app {
+
+namespace {
+constexpr double kRow = 21;
+constexpr double kTop = 40;
+} // namespace
+
+DialInPanel::DialInPanel(ShootDocument& document, const Style& style, QWidget* parent)
+    : QWidget(parent)
+    , m_document(document)
+    , m_style(style) {
+    setObjectName(QStringLiteral("dial-in"));
+    setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
+    connect(&document, &ShootDocument::changed, this, &DialInPanel::refresh);
+    connect(&document, &ShootDocument::selectionChanged, this, &DialInPanel::refresh);
+    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+    refresh();
+}
+
+QSize DialInPanel::sizeHint() const {
+    return {300, static_cast<int>(kTop + 13 * kRow + 10)};
+}
+
+void DialInPanel::refresh() {
+    const auto* setup = m_document.setup();
+    m_card = setup ? dialIn(m_document.shoot(), *setup) : DialInCard{};
+    QStringList spoken;
+    for (const auto& row : m_card.rows)
+        spoken << QStringLiteral("%1 %2%3")
+                      .arg(toQt(nameOf(row.field, translator())), toQt(row.value),
+                           row.changed ? tr(", changed") : QString());
+    describe(*this, QAccessible::List, tr("Dial in"), spoken.join(QStringLiteral("; ")));
+    update();
+}
+
+void DialInPanel::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    const auto& t = m_style.colours();
+    drawBlock(painter, rect(), t.panel, {}, 0);
+    painter.setFont(Style::font(TextRole::Head));
+    painter.setPen(t.ink);
+    const int bank = m_document.setup() ? m_document.setup()->bank : 0;
+    const QString title = bank > 0 ? tr("Dial in \u00b7 bank %1").arg(bank) : tr("Dial in");
+    painter.drawText(QRectF(14, 8, width() - 28.0, 26), Qt::AlignLeft | Qt::AlignVCenter, title);
+    if (m_card.changes() > 0) {
+        painter.setFont(Style::font(TextRole::Secondary));
+        painter.setPen(t.marigold);
+        painter.drawText(QRectF(14, 8, width() - 28.0, 26), Qt::AlignRight | Qt::AlignVCenter,
+                         tr("%1 changed since %2").arg(m_card.changes()).arg(toQt(m_card.after)));
+    }
+    drawDialInRows(painter, QRectF(14, kTop, width() - 28.0, height() - kTop), m_card, kRow, t);
+}
+
+} // namespace bslate::app

@@ -1,0 +1,116 @@
+#include "app/shell/finding_row.h"
+
+#include "app/document/text.h"
+#include "app/style/marks.h"
+
+#include <QGridLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPainter>
+#include <QPushButton>
+
+namespace bslate::app {
+
+FindingRow::FindingRow(const Style& style, QWidget* parent)
+    : QWidget(parent)
+    , m_style(style)
+    , m_title(new QLabel)
+    , m_reason(new QLabel)
+    , m_letGo(new QPushButton)
+    , m_why(new QLineEdit) {
+    auto* grid = new QGridLayout(this);
+    grid->setContentsMargins(28, 4, 4, 6);
+    grid->setHorizontalSpacing(6);
+    grid->setVerticalSpacing(3);
+    m_title->setFont(Style::font(TextRole::Title));
+    m_reason->setFont(Style::font(TextRole::Secondary));
+    m_reason->setForegroundRole(QPalette::PlaceholderText);
+    for (auto* label : {m_title, m_reason}) {
+        label->setWordWrap(true);
+        label->setTextFormat(Qt::PlainText);
+    }
+    grid->addWidget(m_title, 0, 0, 1, 2);
+    grid->addWidget(m_reason, 1, 0, 1, 2);
+    for (int i = 0; i < kMostRemedies; ++i) {
+        m_buttons[i] = new QPushButton;
+        m_effects[i] = new QLabel;
+        m_effects[i]->setFont(Style::font(TextRole::Secondary));
+        m_effects[i]->setForegroundRole(QPalette::PlaceholderText);
+        m_effects[i]->setWordWrap(true);
+        grid->addWidget(m_buttons[i], 2 + i, 0);
+        grid->addWidget(m_effects[i], 2 + i, 1);
+        connect(m_buttons[i], &QPushButton::clicked, this, [this, i] {
+            // Applying rebuilds the verdict and with it this row: keep what is needed.
+            const auto remedy = m_finding.remedies[static_cast<std::size_t>(i)];
+            emit remedyChosen(toQt(titleOf(remedy, translator())), remedy.edit);
+        });
+    }
+    grid->addWidget(m_letGo, 2 + kMostRemedies, 0, Qt::AlignLeft);
+    grid->addWidget(m_why, 3 + kMostRemedies, 0, 1, 2);
+    grid->setColumnStretch(1, 1);
+    m_why->setPlaceholderText(tr("Why? Return accepts it, and the card prints it"));
+    m_why->setAccessibleName(tr("Reason for accepting"));
+    m_why->hide();
+    connect(m_letGo, &QPushButton::clicked, this, [this] {
+        if (m_finding.accepted) {
+            emit withdrawn(toQt(m_finding.key()));
+            return;
+        }
+        m_why->show();
+        m_why->setFocus();
+    });
+    connect(m_why, &QLineEdit::returnPressed, this, [this] {
+        const QString reason = m_why->text();
+        m_why->clear();
+        m_why->hide();
+        emit accepted(toQt(m_finding.key()), reason);
+    });
+}
+
+void FindingRow::show(const Finding& finding) {
+    if (finding.key() != m_finding.key())
+        m_why->hide();
+    m_finding = finding;
+    const auto say = translator();
+    m_title->setText(toQt(titleOf(finding, say)));
+    QString reason = toQt(reasonOf(finding, say));
+    if (finding.accepted)
+        reason += QStringLiteral("\n") + tr("Accepted: %1").arg(toQt(*finding.accepted));
+    m_reason->setText(reason);
+    setToolTip(tr("Source: %1").arg(toQt(finding.source)));
+    setAccessibleName(QStringLiteral("%1: %2").arg(toQt(severityName(finding.severity)),
+                                                   m_title->text()));
+    setAccessibleDescription(reason);
+    showRemedies();
+    const bool acceptable =
+        finding.severity == Severity::Fault || finding.severity == Severity::Caution;
+    m_letGo->setVisible(acceptable && finding.id != "setup-incomplete");
+    m_letGo->setText(finding.accepted ? tr("Take it back") : tr("Let it go"));
+    m_letGo->setAccessibleName(m_letGo->text() + QStringLiteral(": ") + m_title->text());
+    QWidget::setVisible(true);
+    update();
+}
+
+void FindingRow::showRemedies() {
+    const auto say = translator();
+    for (int i = 0; i < kMostRemedies; ++i) {
+        const auto index = static_cast<std::size_t>(i);
+        const bool there = index < m_finding.remedies.size() && !m_finding.accepted;
+        m_buttons[i]->setVisible(there);
+        m_effects[i]->setVisible(there);
+        if (!there)
+            continue;
+        const auto& remedy = m_finding.remedies[index];
+        m_buttons[i]->setText(toQt(titleOf(remedy, say)));
+        m_effects[i]->setText(toQt(effectOf(remedy, say)));
+        m_buttons[i]->setAccessibleDescription(m_effects[i]->text());
+    }
+}
+
+void FindingRow::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    drawSeverity(painter, QRectF(4, 6, 15, 15), m_finding.severity, m_finding.accepted.has_value(),
+                 m_style.colours());
+}
+
+} // namespace bslate::app

@@ -1,0 +1,196 @@
+#include "app/shell/main_window.h"
+
+#include "app/document/text.h"
+#include "app/shell/dial_in_panel.h"
+#include "app/shell/notice_bar.h"
+#include "app/shell/setup_rail.h"
+#include "app/shell/step_bar.h"
+#include "app/shell/verdict_panel.h"
+#include "app/views/brief/brief_view.h"
+#include "app/views/light/light_canvas.h"
+#include "app/views/light/light_view.h"
+
+#include <QApplication>
+#include <QCloseEvent>
+#include <QMessageBox>
+#include <QMimeData>
+#include <QSettings>
+#include <QStackedWidget>
+#include <QVBoxLayout>
+
+namespace bslate::app {
+
+namespace {
+const QString kGeometryKey = QStringLiteral("window/geometry");
+const QString kStepKey = QStringLiteral("window/step");
+const QString kThemeKey = QStringLiteral("window/theme");
+} // namespace
+
+MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch)
+    : m_style(style)
+    , m_settings(settings)
+    , m_actions(m_document)
+    , m_files(m_document, settings, scratch)
+    , m_steps(new StepBar(style))
+    , m_rail(new SetupRail(m_document, style))
+    , m_stack(new QStackedWidget)
+    , m_brief(new BriefView(m_actions, style))
+    , m_light(new LightView(m_actions, style))
+    , m_verdict(new VerdictPanel(m_actions, style))
+    , m_dialIn(new DialInPanel(m_document, style))
+    , m_notice(new NoticeBar(style)) {
+    setObjectName(QStringLiteral("main-window"));
+    setAcceptDrops(true);
+    setMinimumSize(1080, 700);
+    m_ask = [this] {
+        QMessageBox box(QMessageBox::Question, tr("Unsaved changes"),
+                        tr("Save the changes to \"%1\"?").arg(toQt(m_document.shoot().title)),
+                        QMessageBox::Save | QMessageBox::Discard | QMessageBox::Cancel, this);
+        const int answer = box.exec();
+        return answer == QMessageBox::Save      ? Answer::Save
+               : answer == QMessageBox::Discard ? Answer::Discard
+                                                : Answer::Cancel;
+    };
+    assemble();
+    connectParts();
+    buildMenus(*this);
+    restoreState();
+    updateTitle();
+}
+
+void MainWindow::assemble() {
+    m_steps->addStep(Brief, tr("Brief"));
+    m_steps->addStep(Light, tr("Light"));
+    m_stack->addWidget(m_brief);
+    m_stack->addWidget(m_light);
+
+    auto* side = new QVBoxLayout;
+    side->setSpacing(8);
+    side->addWidget(m_verdict, 1);
+    side->addWidget(m_dialIn);
+    m_verdict->setFixedWidth(316);
+    m_dialIn->setFixedWidth(316);
+
+    auto* middle = new QHBoxLayout;
+    middle->setSpacing(8);
+    middle->addWidget(m_stack, 1);
+    middle->addLayout(side);
+
+    auto* column = new QVBoxLayout;
+    column->setContentsMargins(8, 6, 8, 8);
+    column->setSpacing(6);
+    column->addWidget(m_rail);
+    column->addLayout(middle, 1);
+    column->addWidget(m_notice);
+
+    auto* centre = new QWidget;
+    auto* row = new QHBoxLayout(centre);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(0);
+    row->addWidget(m_steps);
+    row->addLayout(column, 1);
+    setCentralWidget(centre);
+}
+
+void MainWindow::connectParts() {
+    const auto tellProblem = [this](const QString& message) { m_notice->tell(message, true); };
+    connect(m_steps, &StepBar::chosen, this, &MainWindow::showStep);
+    connect(&m_actions, &Actions::refused, this, tellProblem);
+    connect(m_light, &LightView::refused, this, tellProblem);
+    connect(m_brief, &BriefView::refused, this, tellProblem);
+    connect(&m_files, &FileKeeper::autosaveFailed, this, tellProblem);
+    connect(&m_document, &ShootDocument::fileChanged, this, &MainWindow::updateTitle);
+    connect(&m_document, &ShootDocument::changed, this, &MainWindow::updateTitle);
+}
+
+void MainWindow::showStep(int step) {
+    m_stack->setCurrentWidget(step == Brief ? static_cast<QWidget*>(m_brief) : m_light);
+    m_steps->setCurrent(step == Brief ? Brief : Light);
+    m_stack->currentWidget()->setFocus();
+}
+
+int MainWindow::step() const {
+    return m_steps->current();
+}
+
+void MainWindow::updateTitle() {
+    setWindowTitle(tr("%1[*] \u2013 Bright Slate").arg(toQt(m_document.shoot().title)));
+    setWindowModified(m_document.isModified());
+    setWindowFilePath(m_document.path());
+}
+
+void MainWindow::restoreState() {
+    resize(1280, 800);
+    restoreGeometry(m_settings.value(kGeometryKey).toByteArray());
+    if (m_settings.value(kThemeKey).toString() == QStringLiteral("paper"))
+        m_style.setTheme(Theme::Paper);
+    showStep(m_settings.value(kStepKey, Light).toInt());
+}
+
+void MainWindow::focusNextPart(int direction) {
+    QWidget* const parts[] = {m_stack->currentWidget(), m_verdict, m_rail, m_steps};
+    constexpr int count = 4;
+    int now = 0;
+    for (int i = 0; i < count; ++i)
+        if (parts[i]->hasFocus() || parts[i]->isAncestorOf(QApplication::focusWidget()))
+            now = i;
+    QWidget* next = parts[(now + direction + count) % count];
+    if (next->focusPolicy() == Qt::NoFocus) {
+        const auto inside = next->findChildren<QWidget*>();
+        for (auto* child : inside) {
+            if (child->isVisible() && child->isEnabled() && child->focusPolicy() & Qt::TabFocus) {
+                next = child;
+                break;
+            }
+        }
+    }
+    next->setFocus(Qt::TabFocusReason);
+}
+
+bool MainWindow::mayLeave() {
+    if (!m_document.isModified())
+        return true;
+    switch (m_ask()) {
+    case Answer::Save:
+        return save();
+    case Answer::Discard:
+        return true;
+    case Answer::Cancel:
+        return false;
+    }
+    return false;
+}
+
+void MainWindow::closeEvent(QCloseEvent* event) {
+    if (!mayLeave()) {
+        event->ignore();
+        return;
+    }
+    m_files.forgetAutosave();
+    m_settings.setValue(kGeometryKey, saveGeometry());
+    m_settings.setValue(kStepKey, step());
+    m_settings.setValue(kThemeKey, m_style.theme() == Theme::Paper ? QStringLiteral("paper")
+                                                                   : QStringLiteral("slate"));
+    event->accept();
+}
+
+void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
+    if (event->mimeData()->hasUrls())
+        event->acceptProposedAction();
+}
+
+void MainWindow::dropEvent(QDropEvent* event) {
+    const auto urls = event->mimeData()->urls();
+    if (urls.isEmpty())
+        return;
+    const QString path = urls.front().toLocalFile();
+    if (path.isEmpty()) {
+        m_notice->tell(tr("Only files of this machine can be dropped here."), true);
+        return;
+    }
+    event->acceptProposedAction();
+    if (mayLeave())
+        openPath(path);
+}
+
+} // namespace bslate::app

@@ -1,0 +1,95 @@
+#pragma once
+
+#include "app/document/actions.h"
+#include "app/document/file_keeper.h"
+#include "app/style/style.h"
+#include "io/rating_lut_file.h"
+
+#include <QMainWindow>
+
+class QSettings;
+class QStackedWidget;
+
+namespace bslate::app {
+
+class BriefView;
+class CardDialog;
+class DialInPanel;
+class LightView;
+class NoticeBar;
+class SetupRail;
+class StepBar;
+class VerdictPanel;
+
+/// Assembles the parts and owns the document; what the parts do lives with them, what the menus
+/// do in menus.cpp and files in WindowFiles.
+class MainWindow : public QMainWindow {
+    Q_OBJECT
+
+public:
+    enum Step { Brief = 1, Light = 4 };
+    enum class Answer { Save, Discard, Cancel };
+
+    MainWindow(Style& style, QSettings& settings, const QString& scratch);
+
+    [[nodiscard]] ShootDocument& document() { return m_document; }
+    [[nodiscard]] Actions& actionsOnShoot() { return m_actions; }
+    [[nodiscard]] FileKeeper& files() { return m_files; }
+    [[nodiscard]] LightView& light() { return *m_light; }
+    [[nodiscard]] NoticeBar& notice() { return *m_notice; }
+    [[nodiscard]] VerdictPanel& verdict() { return *m_verdict; }
+    [[nodiscard]] Style& style() { return m_style; }
+
+    void showStep(int step);
+    [[nodiscard]] int step() const;
+
+    /// Opens a file, offering an autosave left by a crash; failures are told, not thrown.
+    void openPath(const QString& path);
+    void offerRecovery(const QString& path);
+    bool saveTo(const QString& path);
+    bool save();   ///< asks for a path when there is none; false when cancelled or failed
+    bool saveAs();
+    void askOpen();
+    void askKit();
+    void askLut();
+    void writeLut(const QString& path, io::LutShape shape);
+    [[nodiscard]] CardDialog* makeCard();
+    void editSetup();
+    void focusNextPart(int direction);
+
+    /// How an unsaved document is asked about; tests put their own answer in.
+    void setAskToSave(std::function<Answer()> ask) { m_ask = std::move(ask); }
+    /// True when the document may be left: saved, unchanged, or given up on purpose.
+    bool mayLeave();
+
+protected:
+    void closeEvent(QCloseEvent* event) override;
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
+
+private:
+    void assemble();
+    void connectParts();
+    void updateTitle();
+    void restoreState();
+
+    Style& m_style;
+    QSettings& m_settings;
+    ShootDocument m_document;
+    Actions m_actions;
+    FileKeeper m_files;
+    StepBar* m_steps;
+    SetupRail* m_rail;
+    QStackedWidget* m_stack;
+    BriefView* m_brief;
+    LightView* m_light;
+    VerdictPanel* m_verdict;
+    DialInPanel* m_dialIn;
+    NoticeBar* m_notice;
+    std::function<Answer()> m_ask;
+};
+
+/// Builds the menu bar of the window; every action has a shortcut or an access key.
+void buildMenus(MainWindow& window);
+
+} // namespace bslate::app

@@ -1,0 +1,150 @@
+#include "app/shell/main_window.h"
+
+#include "app/document/text.h"
+#include "app/shell/notice_bar.h"
+#include "app/views/card/card_dialog.h"
+#include "app/views/help/help_sheets.h"
+
+#include <QApplication>
+#include <QFileInfo>
+#include <QInputDialog>
+#include <QMenuBar>
+
+namespace bslate::app {
+namespace {
+
+using Act = std::function<void()>;
+
+QAction* add(QMenu* menu, const QString& text, const QKeySequence& key, MainWindow& window,
+             Act act) {
+    auto* action = menu->addAction(text);
+    action->setShortcut(key);
+    QObject::connect(action, &QAction::triggered, &window, std::move(act));
+    return action;
+}
+
+QString tr(const char* text) {
+    return QCoreApplication::translate("Menus", text);
+}
+
+void shootMenu(MainWindow& w) {
+    auto* menu = w.menuBar()->addMenu(tr("&Shoot"));
+    add(menu, tr("&New"), QKeySequence::New, w, [&w] {
+        if (w.mayLeave())
+            w.files().startNew();
+    });
+    add(menu, tr("&Open\u2026"), QKeySequence::Open, w, [&w] { w.askOpen(); });
+    auto* recent = menu->addMenu(tr("Open &recent"));
+    QObject::connect(recent, &QMenu::aboutToShow, &w, [&w, recent] {
+        recent->clear();
+        for (const QString& path : w.files().recent())
+            add(recent, QFileInfo(path).fileName() + QStringLiteral("  ") + path, {}, w,
+                [&w, path] {
+                    if (w.mayLeave())
+                        w.openPath(path);
+                });
+        if (recent->isEmpty())
+            recent->addAction(tr("Nothing yet"))->setEnabled(false);
+    });
+    add(menu, tr("Open the &demo shoot"), {}, w, [&w] {
+        if (!w.mayLeave())
+            return;
+        if (const auto done = w.files().openDemo(); !done)
+            w.notice().tell(messageOf(done.error()), true);
+    });
+    menu->addSeparator();
+    add(menu, tr("&Save"), QKeySequence::Save, w, [&w] { w.save(); });
+    add(menu, tr("Save &as\u2026"), QKeySequence(QStringLiteral("Ctrl+Shift+S")), w,
+        [&w] { w.saveAs(); });
+    menu->addSeparator();
+    add(menu, tr("Re&name shoot\u2026"), {}, w, [&w] {
+        bool ok = false;
+        const QString title =
+            QInputDialog::getText(&w, tr("Rename shoot"), tr("Title"), QLineEdit::Normal,
+                                  toQt(w.document().shoot().title), &ok);
+        if (!ok || title.trimmed().isEmpty())
+            return;
+        Shoot after = w.document().shoot();
+        after.title = fromQt(title.trimmed());
+        w.document().edit(tr("Rename shoot"), std::move(after));
+    });
+    add(menu, tr("Use &kit file\u2026"), {}, w, [&w] { w.askKit(); });
+    menu->addSeparator();
+    add(menu, tr("Dial-in &card\u2026"), QKeySequence::Print, w, [&w] {
+        if (auto* card = w.makeCard())
+            card->show();
+    });
+    add(menu, tr("Rating &LUT\u2026"), QKeySequence(QStringLiteral("Ctrl+L")), w,
+        [&w] { w.askLut(); });
+    menu->addSeparator();
+    add(menu, tr("&Quit"), QKeySequence(QStringLiteral("Ctrl+Q")), w, [&w] { w.close(); });
+}
+
+void editMenu(MainWindow& w) {
+    auto* menu = w.menuBar()->addMenu(tr("&Edit"));
+    auto* undo = w.document().undoStack().createUndoAction(&w, tr("&Undo"));
+    undo->setShortcut(QKeySequence::Undo);
+    auto* redo = w.document().undoStack().createRedoAction(&w, tr("&Redo"));
+    redo->setShortcuts({QKeySequence(QStringLiteral("Ctrl+Shift+Z")),
+                        QKeySequence(QStringLiteral("Ctrl+Y"))});
+    menu->addAction(undo);
+    menu->addAction(redo);
+    menu->addSeparator();
+    add(menu, tr("Add &patch"), {}, w, [&w] {
+        if (const auto* scene = w.document().scene())
+            w.actionsOnShoot().addPatch(toQt(scene->id));
+    });
+}
+
+void setupMenu(MainWindow& w) {
+    auto* menu = w.menuBar()->addMenu(tr("Se&tup"));
+    auto& actions = w.actionsOnShoot();
+    add(menu, tr("&Add setup"), QKeySequence(QStringLiteral("Ctrl+Shift+N")), w,
+        [&actions] { actions.addSetup(); });
+    add(menu, tr("&Duplicate"), QKeySequence(QStringLiteral("Ctrl+D")), w,
+        [&actions] { actions.duplicateSetup(); });
+    add(menu, tr("Dele&te"), QKeySequence(QStringLiteral("Ctrl+Del")), w,
+        [&actions] { actions.deleteSetup(); });
+    add(menu, tr("&Edit sheet\u2026"), QKeySequence(QStringLiteral("Ctrl+E")), w,
+        [&w] { w.editSetup(); });
+    menu->addSeparator();
+    add(menu, tr("&Previous"), QKeySequence(QStringLiteral("Ctrl+Left")), w,
+        [&w] { w.document().selectNeighbour(-1); });
+    add(menu, tr("&Next"), QKeySequence(QStringLiteral("Ctrl+Right")), w,
+        [&w] { w.document().selectNeighbour(1); });
+}
+
+void lookMenu(MainWindow& w) {
+    auto* menu = w.menuBar()->addMenu(tr("&Look at"));
+    add(menu, tr("&Brief"), QKeySequence(QStringLiteral("Ctrl+1")), w,
+        [&w] { w.showStep(MainWindow::Brief); });
+    add(menu, tr("&Light"), QKeySequence(QStringLiteral("Ctrl+4")), w,
+        [&w] { w.showStep(MainWindow::Light); });
+    menu->addSeparator();
+    add(menu, tr("Next p&art"), QKeySequence(QStringLiteral("F6")), w,
+        [&w] { w.focusNextPart(1); });
+    add(menu, tr("Pre&vious part"), QKeySequence(QStringLiteral("Shift+F6")), w,
+        [&w] { w.focusNextPart(-1); });
+    menu->addSeparator();
+    add(menu, tr("Slate or &Paper"), QKeySequence(QStringLiteral("Ctrl+T")), w, [&w] {
+        w.style().setTheme(w.style().theme() == Theme::Slate ? Theme::Paper : Theme::Slate);
+    });
+}
+
+void helpMenu(MainWindow& w) {
+    auto* menu = w.menuBar()->addMenu(tr("&Help"));
+    add(menu, tr("&Keys"), QKeySequence(Qt::Key_Question), w, [&w] { showKeysSheet(&w); });
+    add(menu, tr("&Cautions"), QKeySequence(Qt::Key_F1), w, [&w] { showCautionsSheet(&w); });
+}
+
+} // namespace
+
+void buildMenus(MainWindow& window) {
+    shootMenu(window);
+    editMenu(window);
+    setupMenu(window);
+    lookMenu(window);
+    helpMenu(window);
+}
+
+} // namespace bslate::app

@@ -1,0 +1,161 @@
+#include "app/shell/setup_rail.h"
+
+#include "app/document/text.h"
+#include "app/style/marks.h"
+#include "app/widgets/painted_access.h"
+#include "core/quantity/print.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+
+#include <algorithm>
+
+namespace bslate::app {
+namespace {
+
+constexpr int kSlate = 186;
+constexpr int kGap = 8;
+constexpr int kNumber = 36;
+
+QString settings(const Setup& setup) {
+    return QStringLiteral("%1 \u00b7 %2 \u00b7 EI %3")
+        .arg(toQt(print(setup.rate)), toQt(print(setup.shutter)).remove(QStringLiteral(" s")),
+             toQt(print(setup.rating)));
+}
+
+} // namespace
+
+SetupRail::SetupRail(ShootDocument& document, const Style& style, QWidget* parent)
+    : QWidget(parent)
+    , m_document(document)
+    , m_style(style) {
+    setObjectName(QStringLiteral("setup-rail"));
+    setFocusPolicy(Qt::StrongFocus);
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    connect(&document, &ShootDocument::changed, this, &SetupRail::refresh);
+    connect(&document, &ShootDocument::selectionChanged, this, &SetupRail::showSelected);
+    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+    refresh();
+}
+
+int SetupRail::selectedIndex() const {
+    const auto& setups = m_document.shoot().setups;
+    for (std::size_t i = 0; i < setups.size(); ++i)
+        if (toQt(setups[i].id) == m_document.setupId())
+            return static_cast<int>(i);
+    return -1;
+}
+
+void SetupRail::refresh() {
+    const auto* setup = m_document.setup();
+    QString value = tr("no setups");
+    if (setup) {
+        const auto severity = m_document.verdict(*setup).worst();
+        value = tr("%1 of %2: %3 %4, %5")
+                    .arg(selectedIndex() + 1)
+                    .arg(m_document.shoot().setups.size())
+                    .arg(toQt(setup->number), toQt(setup->name), toQt(severityName(severity)));
+    }
+    describe(*this, QAccessible::PageTabList, tr("Setups"), value,
+             tr("Ctrl+Left and Ctrl+Right move along the rail"));
+    setOffset(m_offset);
+    update();
+}
+
+void SetupRail::showSelected() {
+    const int index = selectedIndex();
+    if (index >= 0) {
+        const int left = index * (kSlate + kGap);
+        if (left < m_offset)
+            setOffset(left);
+        else if (left + kSlate > m_offset + width())
+            setOffset(left + kSlate - width());
+    }
+    refresh();
+}
+
+void SetupRail::setOffset(int offset) {
+    const int total = static_cast<int>(m_document.shoot().setups.size()) * (kSlate + kGap) - kGap;
+    m_offset = std::clamp(offset, 0, std::max(0, total - width()));
+    update();
+}
+
+void SetupRail::resizeEvent(QResizeEvent*) {
+    showSelected();
+}
+
+void SetupRail::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    const auto& setups = m_document.shoot().setups;
+    const int selected = selectedIndex();
+    const int first = m_offset / (kSlate + kGap);
+    const int last =
+        std::min(static_cast<int>(setups.size()) - 1, (m_offset + width()) / (kSlate + kGap));
+    for (int i = first; i <= last; ++i) {
+        const QRectF box(i * (kSlate + kGap) - m_offset, 2, kSlate, height() - 6);
+        drawSlate(painter, box, setups[static_cast<std::size_t>(i)], i == selected);
+    }
+    if (setups.empty()) {
+        painter.setPen(m_style.colours().muted);
+        painter.drawText(rect(), Qt::AlignVCenter | Qt::AlignLeft,
+                         tr("  No setups: Ctrl+Shift+N adds the first one"));
+    }
+}
+
+void SetupRail::drawSlate(QPainter& painter, const QRectF& box, const Setup& setup,
+                          bool selected) {
+    const auto& t = m_style.colours();
+    drawBlock(painter, box, selected ? t.raised : t.panel, t.marigold,
+              selected && hasFocus() ? 2.0 : 0.0);
+    painter.fillRect(QRectF(box.left() + 2, box.top() + 2, kNumber, box.height() - 4), t.deep);
+    const auto title = Style::font(TextRole::Title);
+    painter.setFont(title);
+    painter.setPen(selected ? t.marigold : t.ink);
+    painter.drawText(QRectF(box.left(), box.top(), kNumber + 4, box.height()), Qt::AlignCenter,
+                     elided(toQt(setup.number), title, kNumber));
+    const double x = box.left() + kNumber + 8;
+    const double room = box.right() - x - 26;
+    painter.setFont(Style::font(TextRole::Body));
+    painter.setPen(t.ink);
+    painter.drawText(QRectF(x, box.top() + 6, room, 18), Qt::AlignLeft | Qt::AlignVCenter,
+                     elided(toQt(setup.name), Style::font(TextRole::Body), room));
+    painter.setFont(Style::font(TextRole::Secondary));
+    painter.setPen(t.muted);
+    painter.drawText(QRectF(x, box.top() + 28, box.right() - x - 4, 18),
+                     Qt::AlignLeft | Qt::AlignVCenter,
+                     elided(settings(setup), Style::font(TextRole::Secondary),
+                            box.right() - x - 4));
+    drawSeverity(painter, QRectF(box.right() - 22, box.top() + 8, 14, 14),
+                 m_document.verdict(setup).worst(), false, t);
+    if (selected)
+        painter.fillRect(QRectF(box.left() + 2, box.bottom() - 1, box.width() - 4, 3), t.marigold);
+}
+
+void SetupRail::mousePressEvent(QMouseEvent* event) {
+    const int index = (static_cast<int>(event->position().x()) + m_offset) / (kSlate + kGap);
+    const auto& setups = m_document.shoot().setups;
+    if (index >= 0 && index < static_cast<int>(setups.size()))
+        m_document.select(toQt(setups[static_cast<std::size_t>(index)].id));
+}
+
+void SetupRail::wheelEvent(QWheelEvent* event) {
+    const int delta = event->angleDelta().y() != 0 ? event->angleDelta().y()
+                                                   : event->angleDelta().x();
+    setOffset(m_offset - delta);
+}
+
+void SetupRail::keyPressEvent(QKeyEvent* event) {
+    switch (event->key()) {
+    case Qt::Key_Left:
+        m_document.selectNeighbour(-1);
+        break;
+    case Qt::Key_Right:
+        m_document.selectNeighbour(1);
+        break;
+    default:
+        QWidget::keyPressEvent(event);
+    }
+}
+
+} // namespace bslate::app

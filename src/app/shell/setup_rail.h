@@ -1,0 +1,39 @@
+#pragma once
+
+#include "app/document/shoot_document.h"
+#include "app/style/style.h"
+
+#include <QWidget>
+
+namespace bslate::app {
+
+/// One small slate per setup: number, name, the three settings that matter, and its state. Only
+/// the slates in view are painted and judged, so a long shoot costs no more than a short one.
+class SetupRail : public QWidget {
+    Q_OBJECT
+
+public:
+    SetupRail(ShootDocument& document, const Style& style, QWidget* parent = nullptr);
+
+    QSize sizeHint() const override { return {600, 58}; }
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void wheelEvent(QWheelEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+
+private:
+    void refresh();
+    void showSelected();
+    void drawSlate(QPainter& painter, const QRectF& box, const Setup& setup, bool selected);
+    [[nodiscard]] int selectedIndex() const;
+    void setOffset(int offset);
+
+    ShootDocument& m_document;
+    const Style& m_style;
+    int m_offset = 0; ///< pixels scrolled
+};
+
+} // namespace bslate::app

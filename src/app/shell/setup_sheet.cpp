@@ -1,0 +1,141 @@
+#include "app/shell/setup_sheet.h"
+
+#include "app/document/text.h"
+#include "core/quantity/parse.h"
+#include "core/quantity/print.h"
+#include "core/verdict/levers.h"
+
+#include <QComboBox>
+#include <QDialogButtonBox>
+#include <QFormLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QSpinBox>
+
+#include <algorithm>
+
+namespace bslate::app {
+namespace {
+
+void choose(QComboBox& box, const std::string& id) {
+    box.setCurrentIndex(std::max(0, box.findData(toQt(id))));
+}
+
+std::string chosen(const QComboBox& box) {
+    return fromQt(box.currentData().toString());
+}
+
+template<class Items>
+void fill(QComboBox& box, const Items& items) {
+    for (const auto& item : items)
+        box.addItem(toQt(item.name), toQt(item.id));
+}
+
+} // namespace
+
+SetupSheet::SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent)
+    : QDialog(parent)
+    , m_shoot(shoot)
+    , m_setup(setup)
+    , m_number(new QLineEdit(toQt(setup.number)))
+    , m_name(new QLineEdit(toQt(setup.name)))
+    , m_rate(new QLineEdit(toQt(print(setup.rate))))
+    , m_white(new QLineEdit(toQt(print(setup.white))))
+    , m_scene(new QComboBox)
+    , m_camera(new QComboBox)
+    , m_profile(new QComboBox)
+    , m_mode(new QComboBox)
+    , m_lens(new QComboBox)
+    , m_bank(new QSpinBox)
+    , m_problem(new QLabel) {
+    setObjectName(QStringLiteral("setup-sheet"));
+    setWindowTitle(tr("Setup %1").arg(toQt(setup.number)));
+    fill(*m_scene, shoot.scenes);
+    fill(*m_camera, shoot.kit.cameras);
+    m_lens->addItem(tr("none"), QString());
+    fill(*m_lens, shoot.kit.lenses);
+    choose(*m_scene, setup.scene);
+    choose(*m_camera, setup.camera);
+    choose(*m_lens, setup.lens);
+    m_bank->setRange(0, 100);
+    m_bank->setSpecialValueText(tr("none"));
+    m_bank->setValue(setup.bank);
+    auto* form = new QFormLayout(this);
+    form->addRow(tr("&Number"), m_number);
+    form->addRow(tr("N&ame"), m_name);
+    form->addRow(tr("&Scene"), m_scene);
+    form->addRow(tr("&Camera"), m_camera);
+    form->addRow(tr("&Profile"), m_profile);
+    form->addRow(tr("&Recording"), m_mode);
+    form->addRow(tr("&Lens"), m_lens);
+    form->addRow(tr("&Frame rate"), m_rate);
+    form->addRow(tr("&White"), m_white);
+    form->addRow(tr("&Bank"), m_bank);
+    m_problem->setWordWrap(true);
+    m_problem->setObjectName(QStringLiteral("sheet-problem"));
+    form->addRow(m_problem);
+    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
+    form->addRow(buttons);
+    connect(buttons, &QDialogButtonBox::accepted, this, &SetupSheet::accept);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    connect(m_camera, &QComboBox::currentIndexChanged, this, &SetupSheet::fillCameraChoices);
+    fillCameraChoices();
+    choose(*m_profile, setup.profile);
+    choose(*m_mode, setup.mode);
+}
+
+void SetupSheet::fillCameraChoices() {
+    m_profile->clear();
+    m_mode->clear();
+    const auto* camera = findCamera(m_shoot.kit, chosen(*m_camera));
+    if (!camera)
+        return;
+    for (const auto& profile : m_shoot.kit.profiles)
+        if (camera->profiles.empty() ||
+            std::find(camera->profiles.begin(), camera->profiles.end(), profile.id) !=
+                camera->profiles.end())
+            m_profile->addItem(toQt(profile.name), toQt(profile.id));
+    fill(*m_mode, camera->modes);
+}
+
+void SetupSheet::accept() {
+    const auto rate = parseFrameRate(fromQt(m_rate->text()));
+    const auto white = parseKelvin(fromQt(m_white->text()));
+    const auto refuse = [&](const QString& message) { m_problem->setText(message); };
+    if (m_number->text().trimmed().isEmpty())
+        return refuse(tr("A setup needs a number for its slate, such as 2A."));
+    if (!rate)
+        return refuse(messageOf(rate.error()));
+    if (!white)
+        return refuse(messageOf(white.error()));
+    Setup after = m_setup;
+    after.number = fromQt(m_number->text().trimmed());
+    after.name = fromQt(m_name->text().trimmed());
+    after.scene = chosen(*m_scene);
+    after.camera = chosen(*m_camera);
+    after.profile = chosen(*m_profile);
+    after.mode = chosen(*m_mode);
+    after.lens = chosen(*m_lens);
+    after.white = *white;
+    after.bank = m_bank->value();
+    const auto context = resolve(m_shoot, after);
+    if (context) {
+        if (context->base->iso != after.base) { // another camera or profile: start at its base
+            after.base = context->base->iso;
+            after.rating = std::clamp(after.base, context->profile->minimum,
+                                      context->profile->maximum);
+        }
+        if (*rate != after.rate) {
+            const auto turned = turn(m_shoot, after, TurnRate{*rate});
+            if (!turned)
+                return refuse(messageOf(turned.error()));
+            after = *turned->edit.setup;
+        }
+    } else {
+        after.rate = *rate;
+    }
+    m_setup = after;
+    QDialog::accept();
+}
+
+} // namespace bslate::app

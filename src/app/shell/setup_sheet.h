@@ -1,0 +1,38 @@
+#pragma once
+
+#include "core/shoot/shoot.h"
+
+#include <QDialog>
+
+class QComboBox;
+class QLineEdit;
+class QSpinBox;
+class QLabel;
+
+namespace bslate::app {
+
+/// Name, scene, camera, profile, mode, lens, rate and white of one setup. Wrong entries keep the
+/// sheet open and say what is accepted.
+class SetupSheet : public QDialog {
+    Q_OBJECT
+
+public:
+    SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent = nullptr);
+
+    /// The setup as edited; the controls that depend on the camera are put within its reach.
+    [[nodiscard]] Setup result() const { return m_setup; }
+
+    void accept() override;
+
+private:
+    void fillCameraChoices();
+
+    const Shoot& m_shoot;
+    Setup m_setup;
+    QLineEdit *m_number, *m_name, *m_rate, *m_white;
+    QComboBox *m_scene, *m_camera, *m_profile, *m_mode, *m_lens;
+    QSpinBox* m_bank;
+    QLabel* m_problem;
+};
+
+} // namespace bslate::app

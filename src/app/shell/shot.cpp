@@ -1,0 +1,62 @@
+#include "app/shell/shot.h"
+
+#include "app/shell/main_window.h"
+#include "app/shell/verdict_panel.h"
+#include "app/views/card/card_dialog.h"
+#include "app/views/help/help_sheets.h"
+
+#include <QApplication>
+#include <QDialog>
+#include <QPixmap>
+
+#include <iostream>
+
+namespace bslate::app {
+namespace {
+
+void settle() {
+    for (int i = 0; i < 5; ++i)
+        QApplication::processEvents(QEventLoop::AllEvents, 20);
+}
+
+QWidget* viewWidget(MainWindow& window, const QString& view) {
+    if (view == QStringLiteral("brief") || view == QStringLiteral("light")) {
+        window.showStep(view == QStringLiteral("brief") ? MainWindow::Brief : MainWindow::Light);
+        return &window;
+    }
+    if (view == QStringLiteral("card")) {
+        auto* card = window.makeCard();
+        if (card)
+            card->show();
+        return card;
+    }
+    if (view == QStringLiteral("keys"))
+        showKeysSheet(&window);
+    else if (view == QStringLiteral("cautions"))
+        showCautionsSheet(&window);
+    else
+        return nullptr;
+    return window.findChild<QDialog*>(view + QStringLiteral("-sheet"));
+}
+
+} // namespace
+
+bool takeShot(MainWindow& window, const Shot& shot) {
+    window.resize(shot.size);
+    window.show();
+    settle();
+    auto* widget = viewWidget(window, shot.view);
+    if (!widget) {
+        std::cerr << "bright-slate: --view: no such view \"" << shot.view.toStdString()
+                  << "\"; expected brief, light, card, keys or cautions\n";
+        return false;
+    }
+    window.verdict().refresh();
+    settle();
+    if (widget->grab().save(shot.file, "PNG"))
+        return true;
+    std::cerr << "bright-slate: --shot: cannot write \"" << shot.file.toStdString() << "\"\n";
+    return false;
+}
+
+} // namespace bslate::app

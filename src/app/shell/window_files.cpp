@@ -1,0 +1,135 @@
+// The file and export commands of MainWindow: dialogs here, work in FileKeeper and io.
+#include "app/shell/main_window.h"
+
+#include "app/document/text.h"
+#include "app/shell/notice_bar.h"
+#include "app/shell/setup_sheet.h"
+#include "app/views/card/card_dialog.h"
+#include "io/files.h"
+#include "io/rating_lut_file.h"
+
+#include <QFileDialog>
+#include <QFileInfo>
+
+namespace bslate::app {
+
+void MainWindow::openPath(const QString& path) {
+    const auto opened = m_files.open(path);
+    if (!opened) {
+        m_notice->tell(messageOf(opened.error()), true);
+        return;
+    }
+    offerRecovery(m_document.path());
+}
+
+void MainWindow::offerRecovery(const QString& path) {
+    const auto left = m_files.leftover(path);
+    if (!left)
+        return;
+    m_notice->ask(
+        tr("Unsaved changes from %1 were kept when Bright Slate last stopped.")
+            .arg(QFileInfo(*left).lastModified().toString(QStringLiteral("yyyy-MM-dd HH:mm"))),
+        {{tr("Recover them"),
+          [this, autosave = *left, path] {
+              const auto done = m_files.recover(autosave, path);
+              if (!done)
+                  m_notice->tell(messageOf(done.error()), true);
+          }},
+         {tr("Throw them away"), [this, autosave = *left] { m_files.discard(autosave); }}});
+}
+
+bool MainWindow::saveTo(const QString& path) {
+    const auto saved = m_files.save(path);
+    if (!saved)
+        m_notice->tell(messageOf(saved.error()), true);
+    else
+        m_notice->tell(tr("Saved %1").arg(path), false);
+    return saved.ok();
+}
+
+bool MainWindow::save() {
+    return m_document.path().isEmpty() ? saveAs() : saveTo(m_document.path());
+}
+
+bool MainWindow::saveAs() {
+    QString path = QFileDialog::getSaveFileName(
+        this, tr("Save the shoot"),
+        m_document.path().isEmpty() ? toQt(m_document.shoot().title) + QStringLiteral(".bslate")
+                                    : m_document.path(),
+        tr("Shoots (*.bslate)"));
+    if (path.isEmpty())
+        return false;
+    if (QFileInfo(path).suffix().isEmpty())
+        path += QStringLiteral(".bslate");
+    return saveTo(path);
+}
+
+void MainWindow::askOpen() {
+    if (!mayLeave())
+        return;
+    const QString path = QFileDialog::getOpenFileName(
+        this, tr("Open a shoot"), QFileInfo(m_document.path()).absolutePath(),
+        tr("Shoots (*.bslate);;All files (*)"));
+    if (!path.isEmpty())
+        openPath(path);
+}
+
+void MainWindow::askKit() {
+    const QString path = QFileDialog::getOpenFileName(this, tr("Use a kit file"), QString(),
+                                                      tr("Kits (*.bskit.json);;All files (*)"));
+    if (path.isEmpty())
+        return;
+    const auto used = m_files.useKit(path);
+    if (!used)
+        m_notice->tell(messageOf(used.error()), true);
+}
+
+void MainWindow::askLut() {
+    const auto* setup = m_document.setup();
+    if (!setup)
+        return m_notice->tell(tr("A rating LUT belongs to a setup: add one first."), true);
+    QString kind;
+    const QString path = QFileDialog::getSaveFileName(
+        this, tr("Write the rating LUT"), toQt(setup->number) + QStringLiteral("-rating.cube"),
+        tr("33 points (*.cube);;65 points (*.cube);;1D, neutral (*.cube)"), &kind);
+    if (path.isEmpty())
+        return;
+    writeLut(path, kind.startsWith(QStringLiteral("65"))   ? io::LutShape::Cube65
+                   : kind.startsWith(QStringLiteral("1D")) ? io::LutShape::Neutral1d
+                                                           : io::LutShape::Cube33);
+}
+
+void MainWindow::writeLut(const QString& path, io::LutShape shape) {
+    const auto* setup = m_document.setup();
+    if (!setup)
+        return;
+    const auto text = io::ratingLutText(m_document.shoot(), *setup, shape);
+    const auto done = text ? io::writeFileAtomically(fromQt(path), *text) : Outcome(text.error());
+    m_notice->tell(done ? tr("Rating LUT written to %1").arg(path) : messageOf(done.error()),
+                   !done);
+}
+
+CardDialog* MainWindow::makeCard() {
+    const auto* setup = m_document.setup();
+    if (!setup) {
+        m_notice->tell(tr("A dial-in card belongs to a setup: add one first."), true);
+        return nullptr;
+    }
+    auto* card = new CardDialog(cardOf(m_document.shoot(), *setup, translator()), this);
+    card->setAttribute(Qt::WA_DeleteOnClose);
+    connect(card, &CardDialog::told, m_notice, &NoticeBar::tell);
+    return card;
+}
+
+void MainWindow::editSetup() {
+    const auto* setup = m_document.setup();
+    if (!setup)
+        return m_notice->tell(tr("No setup to edit: add one first (Ctrl+Shift+N)."), true);
+    const auto value = m_document.value(); // keeps the sheet's shoot alive
+    SetupSheet sheet(*value, *setup, this);
+    if (sheet.exec() == QDialog::Accepted)
+        m_actions.apply(tr("Edit setup %1").arg(toQt(sheet.result().number)),
+                        Edit{sheet.result(), std::nullopt});
+}
+
+} // namespace bslate::app

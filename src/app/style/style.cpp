@@ -1,0 +1,118 @@
+#include "app/style/style.h"
+
+#include <QApplication>
+#include <QCoreApplication>
+#include <QDir>
+#include <QFontDatabase>
+#include <QPalette>
+#include <QResource>
+#include <QStyleFactory>
+
+namespace bslate::app {
+
+Style::Style(QObject* parent)
+    : QObject(parent) {}
+
+bool Style::loadFonts() {
+    static const bool registered = [] {
+        const QDir here(QCoreApplication::applicationDirPath());
+        for (const char* place : {"fonts.rcc", "../src/app/fonts.rcc", "../app/fonts.rcc",
+                                  "../../src/app/fonts.rcc", "../share/bright-slate/fonts.rcc"})
+            if (QResource::registerResource(here.filePath(QString::fromLatin1(place))))
+                return true;
+        return false;
+    }();
+    bool loaded = registered;
+    for (const char* file : {"B612-Regular", "B612-Bold", "B612Mono-Regular", "B612Mono-Bold"})
+        loaded = QFontDatabase::addApplicationFont(QStringLiteral(":/fonts/%1.otf")
+                                                       .arg(QString::fromLatin1(file))) >= 0 &&
+                 loaded;
+    return loaded;
+}
+
+void Style::setTheme(Theme theme) {
+    if (theme == m_theme)
+        return;
+    m_theme = theme;
+    if (auto* application = qobject_cast<QApplication*>(QCoreApplication::instance()))
+        applyTo(*application);
+    emit changed();
+}
+
+QFont Style::font(TextRole role) {
+    const bool mono = role == TextRole::Value || role == TextRole::BigValue;
+    QFont font(mono ? QStringLiteral("B612 Mono") : QStringLiteral("B612"));
+    font.setHintingPreference(QFont::PreferNoHinting);
+    switch (role) {
+    case TextRole::Secondary:
+        font.setPixelSize(12);
+        break;
+    case TextRole::Body:
+    case TextRole::Value:
+        font.setPixelSize(13);
+        break;
+    case TextRole::Title:
+        font.setPixelSize(13);
+        font.setBold(true);
+        break;
+    case TextRole::BigValue:
+        font.setPixelSize(17);
+        font.setBold(true);
+        break;
+    case TextRole::Head:
+        font.setPixelSize(17);
+        font.setBold(true);
+        break;
+    }
+    return font;
+}
+
+void Style::applyTo(QApplication& application) const {
+    const auto& t = colours();
+    QPalette palette;
+    palette.setColor(QPalette::Window, t.ground);
+    palette.setColor(QPalette::WindowText, t.ink);
+    palette.setColor(QPalette::Base, t.deep);
+    palette.setColor(QPalette::AlternateBase, t.panel);
+    palette.setColor(QPalette::Text, t.ink);
+    palette.setColor(QPalette::PlaceholderText, t.muted);
+    palette.setColor(QPalette::Button, t.raised);
+    palette.setColor(QPalette::ButtonText, t.ink);
+    palette.setColor(QPalette::BrightText, t.coral);
+    palette.setColor(QPalette::Highlight, t.marigold);
+    palette.setColor(QPalette::HighlightedText, t.deep);
+    palette.setColor(QPalette::ToolTipBase, t.raised);
+    palette.setColor(QPalette::ToolTipText, t.ink);
+    palette.setColor(QPalette::Link, t.sky);
+    palette.setColor(QPalette::Light, t.raised);
+    palette.setColor(QPalette::Mid, t.line);
+    palette.setColor(QPalette::Dark, t.deep);
+    for (const auto role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText})
+        palette.setColor(QPalette::Disabled, role, t.faint);
+    application.setStyle(QStyleFactory::create(QStringLiteral("Fusion")));
+    application.setPalette(palette);
+    application.setFont(font(TextRole::Body));
+    application.setStyleSheet(
+        QStringLiteral(
+            "QMenuBar,QMenu{background:%1;color:%2} QMenuBar::item{padding:4px 10px}"
+            "QMenuBar::item:selected,QMenu::item:selected{background:%3;color:%2}"
+            "QMenu{border:1px solid %4} QMenu::item{padding:5px 24px 5px 16px}"
+            "QMenu::item:disabled{color:%6}"
+            "QMenu::separator{height:1px;background:%4;margin:4px 8px}"
+            "QPushButton,QToolButton{background:%3;color:%2;border:1px solid %4;"
+            "border-radius:4px;padding:4px 10px}"
+            "QPushButton:hover,QToolButton:hover{border-color:%5}"
+            "QPushButton:focus,QToolButton:focus,QLineEdit:focus,QComboBox:focus{"
+            "border:1px solid %5}"
+            "QPushButton:disabled{color:%6}"
+            "QLineEdit,QComboBox,QPlainTextEdit{background:%7;color:%2;border:1px solid %4;"
+            "border-radius:4px;padding:3px 6px;selection-background-color:%5;"
+            "selection-color:%7}"
+            "QComboBox QAbstractItemView{background:%8;color:%2;border:1px solid %4}"
+            "QScrollArea{border:none;background:transparent}"
+            "QToolTip{background:%3;color:%2;border:1px solid %4;padding:4px}")
+            .arg(t.ground.name(), t.ink.name(), t.raised.name(), t.line.name(), t.marigold.name(),
+                 t.faint.name(), t.deep.name(), t.panel.name()));
+}
+
+} // namespace bslate::app

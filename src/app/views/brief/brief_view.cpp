@@ -1,0 +1,269 @@
+#include "app/views/brief/brief_view.h"
+
+#include "app/document/text.h"
+#include "app/style/marks.h"
+#include "app/views/brief/patch_row.h"
+#include "app/views/brief/scene_picture.h"
+#include "app/widgets/quantity_edit.h"
+
+#include <QCheckBox>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QListWidget>
+#include <QPainter>
+#include <QPushButton>
+#include <QScrollArea>
+#include <QSpinBox>
+#include <QVBoxLayout>
+
+namespace bslate::app {
+namespace {
+
+std::optional<QString> anything(const QString&) {
+    return std::nullopt;
+}
+
+std::optional<QString> nameCheck(const QString& text) {
+    return text.trimmed().isEmpty()
+               ? std::optional(QObject::tr("A scene needs a name people will know it by."))
+               : std::nullopt;
+}
+
+bool& hazardOf(Hazards& hazards, int index) {
+    bool* const all[] = {&hazards.sun, &hazards.water, &hazards.mains, &hazards.heights};
+    return *all[index];
+}
+
+} // namespace
+
+BriefView::BriefView(Actions& actions, const Style& style, QWidget* parent)
+    : QWidget(parent)
+    , m_actions(actions)
+    , m_style(style)
+    , m_scenes(new QListWidget)
+    , m_picture(new ScenePicture(actions, style))
+    , m_empty(new QLabel(tr("A scene is a place with its light. Add one, then enter what you "
+                            "metered: 26 cd/m2, 108 lx, 10 fc or EV 7.7."))) {
+    setObjectName(QStringLiteral("brief-view"));
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(16, 14, 16, 10);
+    row->setSpacing(16);
+    row->addWidget(buildSceneList());
+    row->addWidget(buildScenePage(), 1);
+    m_empty->setWordWrap(true);
+    m_empty->setForegroundRole(QPalette::PlaceholderText);
+    row->addWidget(m_empty, 1);
+    connect(&actions.document(), &ShootDocument::changed, this, &BriefView::refresh);
+    connect(&actions.document(), &ShootDocument::selectionChanged, this, [this] {
+        if (const auto* now = m_actions.document().scene())
+            m_sceneId = toQt(now->id);
+        refresh();
+    });
+    connect(m_picture, &ScenePicture::typeRequested, this, [this](const QString& patchId) {
+        for (auto* patchRow : m_rows)
+            if (patchRow->id() == patchId && !patchRow->isHidden())
+                patchRow->focusReading();
+    });
+    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+    refresh();
+}
+
+QWidget* BriefView::buildSceneList() {
+    auto* side = new QWidget;
+    side->setFixedWidth(220);
+    auto* column = new QVBoxLayout(side);
+    column->setContentsMargins(0, 0, 0, 0);
+    auto* title = new QLabel(tr("Scenes"));
+    title->setFont(Style::font(TextRole::Head));
+    column->addWidget(title);
+    m_scenes->setAccessibleName(tr("Scenes"));
+    m_scenes->setObjectName(QStringLiteral("scenes"));
+    column->addWidget(m_scenes, 1);
+    auto* add = new QPushButton(tr("Add scene"));
+    add->setObjectName(QStringLiteral("add-scene"));
+    m_deleteScene = new QPushButton(tr("Delete scene"));
+    column->addWidget(add);
+    column->addWidget(m_deleteScene);
+    connect(m_scenes, &QListWidget::currentRowChanged, this, [this](int index) {
+        const auto& scenes = m_actions.document().shoot().scenes;
+        if (index >= 0 && index < static_cast<int>(scenes.size())) {
+            m_sceneId = toQt(scenes[static_cast<std::size_t>(index)].id);
+            refresh();
+        }
+    });
+    connect(add, &QPushButton::clicked, this, [this] {
+        m_actions.addScene();
+        const auto& scenes = m_actions.document().shoot().scenes;
+        m_sceneId = toQt(scenes.back().id);
+        refresh();
+        m_name->setFocus();
+        m_name->selectAll();
+    });
+    connect(m_deleteScene, &QPushButton::clicked, this,
+            [this] { m_actions.deleteScene(m_sceneId); });
+    return side;
+}
+
+QWidget* BriefView::buildScenePage() {
+    m_page = new QWidget;
+    auto* column = new QVBoxLayout(m_page);
+    column->setContentsMargins(0, 0, 0, 0);
+    m_name = new QuantityEdit(nameCheck);
+    m_name->setFont(Style::font(TextRole::Head));
+    m_name->setAccessibleName(tr("Scene name"));
+    m_name->setObjectName(QStringLiteral("scene-name"));
+    m_note = new QuantityEdit(anything);
+    m_note->setPlaceholderText(tr("Note: what changes, what must not go wrong"));
+    m_note->setAccessibleName(tr("Scene note"));
+    m_day = new QSpinBox;
+    m_day->setRange(1, 10000);
+    m_day->setPrefix(tr("Day "));
+    m_day->setAccessibleName(tr("Day of the shoot"));
+    auto* head = new QHBoxLayout;
+    head->addWidget(m_name, 1);
+    head->addWidget(m_day);
+    column->addLayout(head);
+    column->addWidget(m_note);
+    buildHazards(*column);
+    column->addWidget(m_picture);
+    auto* list = new QWidget;
+    m_rowColumn = new QVBoxLayout(list);
+    m_rowColumn->setContentsMargins(0, 0, 8, 0);
+    m_rowColumn->setSpacing(4);
+    auto* add = new QPushButton(tr("Add patch (Insert)"));
+    add->setObjectName(QStringLiteral("add-patch"));
+    m_rowColumn->addWidget(add, 0, Qt::AlignLeft);
+    m_rowColumn->addStretch(1);
+    auto* scroll = new QScrollArea;
+    scroll->setWidget(list);
+    scroll->setWidgetResizable(true);
+    scroll->viewport()->setAutoFillBackground(false);
+    list->setAutoFillBackground(false);
+    column->addWidget(scroll, 1);
+    connect(add, &QPushButton::clicked, this, [this] { m_actions.addPatch(m_sceneId); });
+    connect(m_name, &QuantityEdit::entered, this, [this](const QString& text) {
+        changeScene(tr("Rename scene"), [&](Scene& scene) { scene.name = fromQt(text.trimmed()); });
+    });
+    connect(m_name, &QuantityEdit::refused, this, &BriefView::refused);
+    connect(m_note, &QuantityEdit::entered, this, [this](const QString& text) {
+        changeScene(tr("Change note"), [&](Scene& scene) { scene.note = fromQt(text); });
+    });
+    connect(m_day, &QSpinBox::valueChanged, this, [this](int day) {
+        changeScene(tr("Change day"), [&](Scene& scene) { scene.day = day; });
+    });
+    return m_page;
+}
+
+void BriefView::buildHazards(QVBoxLayout& column) {
+    const QString names[] = {tr("Sun in frame"), tr("Water"), tr("Mains lamps"), tr("Heights")};
+    auto* row = new QHBoxLayout;
+    auto* label = new QLabel(tr("Take care:"));
+    label->setForegroundRole(QPalette::PlaceholderText);
+    row->addWidget(label);
+    for (int i = 0; i < 4; ++i) {
+        m_hazards[i] = new QCheckBox(names[i]);
+        row->addWidget(m_hazards[i]);
+        connect(m_hazards[i], &QCheckBox::clicked, this, [this, i](bool on) {
+            changeScene(tr("Change caution"),
+                        [&](Scene& scene) { hazardOf(scene.hazards, i) = on; });
+        });
+    }
+    row->addStretch(1);
+    column.addLayout(row);
+}
+
+const Scene* BriefView::scene() const {
+    return findScene(m_actions.document().shoot(), fromQt(m_sceneId));
+}
+
+void BriefView::changeScene(const QString& name, const std::function<void(Scene&)>& change) {
+    m_actions.changeScene(name, m_sceneId, change);
+}
+
+PatchRow* BriefView::row(std::size_t index) {
+    while (static_cast<std::size_t>(m_rows.size()) <= index) {
+        auto* patchRow = new PatchRow;
+        m_rowColumn->insertWidget(m_rowColumn->count() - 2, patchRow);
+        m_rows.append(patchRow);
+        connect(patchRow, &PatchRow::changed, this,
+                [this, patchRow](const QString& name, const std::function<void(Patch&)>& change) {
+                    changeScene(name, [&](Scene& scene) {
+                        if (auto* patch = findPatch(scene, fromQt(patchRow->id())))
+                            change(*patch);
+                    });
+                });
+        connect(patchRow, &PatchRow::refused, this, &BriefView::refused);
+        connect(patchRow, &PatchRow::duplicateRequested, this,
+                [this, patchRow] { m_actions.duplicatePatch(m_sceneId, patchRow->id()); });
+        connect(patchRow, &PatchRow::deleteRequested, this,
+                [this, patchRow] { m_actions.deletePatch(m_sceneId, patchRow->id()); });
+    }
+    return m_rows[static_cast<qsizetype>(index)];
+}
+
+void BriefView::refreshList() {
+    const auto& scenes = m_actions.document().shoot().scenes;
+    const QSignalBlocker quiet(m_scenes);
+    while (m_scenes->count() > static_cast<int>(scenes.size()))
+        delete m_scenes->takeItem(m_scenes->count() - 1);
+    for (int i = 0; i < static_cast<int>(scenes.size()); ++i) {
+        const auto& item = scenes[static_cast<std::size_t>(i)];
+        const QString text = QStringLiteral("%1\u2009\u00b7\u2009%2").arg(item.day).arg(toQt(item.name));
+        if (i >= m_scenes->count())
+            m_scenes->addItem(text);
+        else if (m_scenes->item(i)->text() != text)
+            m_scenes->item(i)->setText(text);
+        m_scenes->item(i)->setToolTip(toQt(item.note));
+        if (toQt(item.id) == m_sceneId)
+            m_scenes->setCurrentRow(i);
+    }
+}
+
+void BriefView::refresh() {
+    if (!scene()) {
+        const auto& scenes = m_actions.document().shoot().scenes;
+        const auto* selected = m_actions.document().scene();
+        m_sceneId = selected         ? toQt(selected->id)
+                    : scenes.empty() ? QString()
+                                     : toQt(scenes.front().id);
+    }
+    refreshList();
+    const auto* now = scene();
+    m_page->setVisible(now);
+    m_empty->setVisible(!now);
+    m_deleteScene->setEnabled(now);
+    if (now) {
+        m_name->showValue(toQt(now->name));
+        m_note->showValue(toQt(now->note));
+        const QSignalBlocker quiet(m_day);
+        m_day->setValue(now->day);
+        Hazards hazards = now->hazards;
+        for (int i = 0; i < 4; ++i)
+            m_hazards[i]->setChecked(hazardOf(hazards, i));
+    }
+    refreshRows(now);
+    m_picture->showScene(m_sceneId);
+}
+
+void BriefView::refreshRows(const Scene* now) {
+    const std::size_t count = now ? now->patches.size() : 0;
+    for (std::size_t i = 0; i < count; ++i)
+        row(i)->show(now->patches[i]);
+    for (auto i = static_cast<qsizetype>(count); i < m_rows.size(); ++i)
+        m_rows[i]->hide();
+}
+
+void BriefView::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Insert && scene()) {
+        m_actions.addPatch(m_sceneId);
+        return;
+    }
+    QWidget::keyPressEvent(event);
+}
+
+void BriefView::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    drawBlock(painter, rect(), m_style.colours().panel, {}, 0);
+}
+
+} // namespace bslate::app

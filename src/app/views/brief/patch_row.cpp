@@ -1,0 +1,101 @@
+#include "app/views/brief/patch_row.h"
+
+#include "app/document/text.h"
+#include "app/widgets/quantity_edit.h"
+#include "core/quantity/parse.h"
+#include "core/quantity/print.h"
+
+#include <QComboBox>
+#include <QHBoxLayout>
+#include <QPushButton>
+
+namespace bslate::app {
+namespace {
+
+QuantityEdit::Check checkWith(auto parse) {
+    return [parse](const QString& text) -> std::optional<QString> {
+        const auto value = parse(fromQt(text));
+        return value ? std::nullopt : std::optional(messageOf(value.error()));
+    };
+}
+
+std::optional<QString> nameCheck(const QString& text) {
+    return text.trimmed().isEmpty()
+               ? std::optional(QObject::tr("A patch needs a name, such as Skin or Window."))
+               : std::nullopt;
+}
+
+bool isIncident(LightUnit unit) {
+    return unit == LightUnit::Lux || unit == LightUnit::FootCandle;
+}
+
+} // namespace
+
+PatchRow::PatchRow(QWidget* parent)
+    : QWidget(parent)
+    , m_role(new QComboBox)
+    , m_reading(new QuantityEdit(checkWith(parseLightReading)))
+    , m_reflectance(new QuantityEdit(checkWith(parseReflectance)))
+    , m_duplicate(new QPushButton(tr("Copy")))
+    , m_delete(new QPushButton(tr("Delete"))) {
+    auto* name = new QuantityEdit(nameCheck);
+    m_name = name;
+    for (int i = 0; i <= static_cast<int>(PatchRole::Spare); ++i)
+        m_role->addItem(toQt(nameOf(static_cast<PatchRole>(i), translator())));
+    m_reading->setFixedWidth(116);
+    m_reflectance->setFixedWidth(64);
+    m_role->setFixedWidth(160);
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->addWidget(m_name, 1);
+    row->addWidget(m_role);
+    row->addWidget(m_reading);
+    row->addWidget(m_reflectance);
+    row->addWidget(m_duplicate);
+    row->addWidget(m_delete);
+    connect(name, &QuantityEdit::entered, this, [this](const QString& text) {
+        emit changed(tr("Rename patch"),
+                     [text](Patch& patch) { patch.name = fromQt(text.trimmed()); });
+    });
+    connect(m_role, &QComboBox::activated, this, [this](int index) {
+        emit changed(tr("Change role"),
+                     [index](Patch& patch) { patch.role = static_cast<PatchRole>(index); });
+    });
+    connect(m_reading, &QuantityEdit::entered, this, [this](const QString& text) {
+        const auto reading = parseLightReading(fromQt(text)).valueOr({});
+        emit changed(tr("Enter reading"), [reading](Patch& patch) { patch.reading = reading; });
+    });
+    connect(m_reflectance, &QuantityEdit::entered, this, [this](const QString& text) {
+        const auto share = parseReflectance(fromQt(text)).valueOr(Reflectance(0.18));
+        emit changed(tr("Enter reflectance"), [share](Patch& patch) { patch.reflectance = share; });
+    });
+    for (auto* edit : {name, m_reading, m_reflectance})
+        connect(edit, &QuantityEdit::refused, this, &PatchRow::refused);
+    connect(m_duplicate, &QPushButton::clicked, this, &PatchRow::duplicateRequested);
+    connect(m_delete, &QPushButton::clicked, this, &PatchRow::deleteRequested);
+}
+
+void PatchRow::show(const Patch& patch) {
+    m_id = toQt(patch.id);
+    setObjectName(QStringLiteral("row-") + m_id);
+    const QString name = toQt(patch.name);
+    static_cast<QuantityEdit*>(m_name)->showValue(name);
+    m_role->setCurrentIndex(static_cast<int>(patch.role));
+    m_reading->showValue(toQt(print(patch.reading)));
+    m_reflectance->showValue(toQt(print(patch.reflectance)));
+    m_reflectance->setVisible(isIncident(patch.reading.unit));
+    m_name->setAccessibleName(tr("Name of %1").arg(name));
+    m_role->setAccessibleName(tr("What %1 is to the picture").arg(name));
+    m_reading->setAccessibleName(tr("Reading of %1").arg(name));
+    m_reflectance->setAccessibleName(tr("Reflectance of %1").arg(name));
+    m_duplicate->setAccessibleName(tr("Copy %1").arg(name));
+    m_delete->setAccessibleName(tr("Delete %1").arg(name));
+    setVisible(true);
+}
+
+void PatchRow::focusReading() {
+    m_reading->setFocus();
+    m_reading->selectAll();
+}
+
+} // namespace bslate::app

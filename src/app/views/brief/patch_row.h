@@ -1,0 +1,45 @@
+#pragma once
+
+#include "core/shoot/shoot.h"
+
+#include <QWidget>
+
+#include <functional>
+
+class QComboBox;
+class QLineEdit;
+class QPushButton;
+
+namespace bslate::app {
+
+class QuantityEdit;
+
+/// One patch as a line: name, what it is to the picture, reading in any unit, reflectance when
+/// the reading is light falling on it.
+class PatchRow : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit PatchRow(QWidget* parent = nullptr);
+
+    void show(const Patch& patch);
+    [[nodiscard]] const QString& id() const { return m_id; }
+    void focusReading();
+
+signals:
+    void changed(const QString& editName, const std::function<void(bslate::Patch&)>& change);
+    void refused(const QString& message);
+    void duplicateRequested();
+    void deleteRequested();
+
+private:
+    QString m_id;
+    QLineEdit* m_name;
+    QComboBox* m_role;
+    QuantityEdit* m_reading;
+    QuantityEdit* m_reflectance;
+    QPushButton* m_duplicate;
+    QPushButton* m_delete;
+};
+
+} // namespace bslate::app

@@ -1,0 +1,55 @@
+#pragma once
+
+#include "app/document/actions.h"
+#include "app/style/style.h"
+
+#include <QWidget>
+
+class QComboBox;
+class QLabel;
+
+namespace bslate::app {
+
+class LightCanvas;
+class LightTrain;
+class QuantityEdit;
+
+/// The Light step: the train of controls over the picture.
+class LightView : public QWidget {
+    Q_OBJECT
+
+public:
+    LightView(Actions& actions, const Style& style, QWidget* parent = nullptr);
+
+    [[nodiscard]] LightCanvas& canvas() { return *m_canvas; }
+    [[nodiscard]] LightTrain& train() { return *m_train; }
+    void refresh();
+
+signals:
+    void refused(const QString& message);
+
+protected:
+    void keyPressEvent(QKeyEvent* event) override;
+    void paintEvent(QPaintEvent* event) override;
+
+private:
+    void buildHeader(class QVBoxLayout& column);
+    void typePatch(const QString& patchId, QPoint at);
+    void cycleGhost();
+    [[nodiscard]] QString subtitle() const;
+
+    Actions& m_actions;
+    const Style& m_style;
+    QLabel* m_title;
+    QLabel* m_subtitle;
+    QLabel* m_safety;
+    QComboBox* m_school;
+    QComboBox* m_payer;
+    LightTrain* m_train;
+    LightCanvas* m_canvas;
+    QLabel* m_hint;
+    QuantityEdit* m_patchEdit;
+    QString m_typedPatch;
+};
+
+} // namespace bslate::app

@@ -1,0 +1,16 @@
+#pragma once
+
+#include <QAccessible>
+#include <QWidget>
+
+namespace bslate::app {
+
+/// What a painted control tells assistive technology. Set again whenever it changes; listeners
+/// are told.
+void describe(QWidget& widget, QAccessible::Role role, const QString& name, const QString& value,
+              const QString& help = {});
+
+/// Makes describe()d widgets answer with their role and value. Call once before any window.
+void installPaintedAccess();
+
+} // namespace bslate::app

@@ -1,0 +1,41 @@
+#pragma once
+
+#include <QLineEdit>
+
+#include <functional>
+#include <optional>
+
+namespace bslate::app {
+
+/// A line for one typed value. Return commits, Escape gives the old text back. The check says
+/// what is wrong with a text (an empty answer accepts it); a refused text is replaced by the old
+/// one and refused() tells why.
+class QuantityEdit : public QLineEdit {
+    Q_OBJECT
+
+public:
+    /// The message for a text that cannot be accepted, or nothing.
+    using Check = std::function<std::optional<QString>(const QString&)>;
+
+    explicit QuantityEdit(Check check, QWidget* parent = nullptr);
+
+    /// Shows a value without committing anything.
+    void showValue(const QString& text);
+
+signals:
+    void entered(const QString& text);
+    void refused(const QString& message);
+    void leftUnchanged(); ///< committed or cancelled without a change
+
+protected:
+    void keyPressEvent(QKeyEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
+
+private:
+    void commit();
+
+    Check m_check;
+    QString m_shown;
+};
+
+} // namespace bslate::app

@@ -1,0 +1,96 @@
+#include "cli/cli.h"
+
+#include "cli/commands.h"
+
+#include <CLI/CLI.hpp>
+
+#include <algorithm>
+#include <functional>
+#include <ostream>
+
+namespace bslate::cli {
+namespace {
+
+using Command = std::function<Result<int>(std::ostream&)>;
+
+// Registers the verbs; `chosen` becomes the one that was typed.
+void addCheck(CLI::App& app, CheckOptions& o, Command& chosen) {
+    auto* verb = app.add_subcommand("check", "Judge the setups of a shoot");
+    verb->add_option("FILE", o.file, "shoot (*.bslate)")->required();
+    verb->add_option("--setup", o.setup, "only this setup, by id or number");
+    verb->add_flag("--json", o.json, "JSON on standard output");
+    verb->callback([&] { chosen = [&](std::ostream& out) { return check(o, out); }; });
+}
+
+void addCurve(CLI::App& app, CurveOptions& o, Command& chosen) {
+    auto* verb = app.add_subcommand("curve", "Tabulate a recording curve");
+    verb->add_option("CURVE", o.curve, "acescct, bt709, hlg or a kit file")->required();
+    verb->add_option("--profile", o.profile, "profile of the kit file");
+    verb->add_option("--stops", o.stops, "FROM:TO:STEP from mid-grey")->required();
+    verb->add_option("--bits", o.bits, "8, 10 or 12");
+    verb->add_flag("--json", o.json, "JSON on standard output");
+    verb->callback([&] { chosen = [&](std::ostream& out) { return curve(o, out); }; });
+}
+
+void addExpose(CLI::App& app, ExposeOptions& o, Command& chosen) {
+    auto* verb = app.add_subcommand("expose", "Place readings on a recording without a shoot");
+    verb->add_option("--kit", o.kit, "kit file (*.bskit.json)")->required();
+    verb->add_option("--camera", o.camera, "camera id")->required();
+    verb->add_option("--profile", o.profile, "profile id")->required();
+    verb->add_option("--mode", o.mode, "recording mode id; the first when not given");
+    verb->add_option("--ei", o.ei, "rating, EI 400")->required();
+    verb->add_option("--base", o.base, "base ISO; the nearest to the rating when not given");
+    verb->add_option("--t-stop", o.iris, "iris, T2.8")->required();
+    verb->add_option("--rate", o.rate, "frame rate, 23.976")->required();
+    verb->add_option("--shutter", o.shutter, "angle or time, 172.8 or 1/50")->required();
+    verb->add_option("--nd", o.nd, "filter, ND0.9, ND8 or 3 stops; repeatable");
+    verb->add_option("--patch", o.patches, "NAME=READING[@ REFLECTANCE]; repeatable");
+    verb->add_option("--school", o.school, "nominal, rated, to-the-right, guard or raw");
+    verb->add_option("--snr", o.snr, "signal-to-noise ratio of the floor");
+    verb->add_option("--meter-k", o.meterK, "reflected-light meter constant K");
+    verb->add_flag("--json", o.json, "JSON on standard output");
+    verb->callback([&] { chosen = [&](std::ostream& out) { return expose(o, out); }; });
+}
+
+void addLut(CLI::App& app, LutOptions& o, Command& chosen) {
+    auto* verb = app.add_subcommand("lut", "Write a setup's rating LUT");
+    verb->add_option("FILE", o.file, "shoot (*.bslate)")->required();
+    verb->add_option("--setup", o.setup, "setup id or number")->required();
+    verb->add_option("-o,--output", o.output, "file to write (*.cube)")->required();
+    verb->add_option("--size", o.size, "33 or 65 points a side");
+    verb->add_flag("--1d", o.oneDimensional, "a neutral 1D LUT");
+    verb->callback([&] { chosen = [&](std::ostream& out) { return lut(o, out); }; });
+}
+
+} // namespace
+
+int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& err) {
+    CLI::App app{"Bright Slate: plans recording settings", "bslate"};
+    app.require_subcommand(1);
+    CheckOptions checkOptions;
+    CurveOptions curveOptions;
+    ExposeOptions exposeOptions;
+    LutOptions lutOptions;
+    Command command;
+    addCheck(app, checkOptions, command);
+    addCurve(app, curveOptions, command);
+    addExpose(app, exposeOptions, command);
+    addLut(app, lutOptions, command);
+    try {
+        std::vector<std::string> reversed(args.rbegin(), args.rend());
+        app.parse(reversed);
+    } catch (const CLI::CallForHelp&) {
+        out << app.help("", args.size() > 1 ? CLI::AppFormatMode::All : CLI::AppFormatMode::Normal);
+        return kGood;
+    } catch (const CLI::ParseError& fault) {
+        err << "bslate: " << fault.what() << "\n";
+        return kBadInput;
+    }
+    const auto code = command(out);
+    if (code)
+        return *code;
+    err << "bslate: " << message(code.error()) << "\n";
+    return kBadInput;
+}
+
+} // namespace bslate::cli

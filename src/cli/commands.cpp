@@ -1,0 +1,338 @@
+#include "cli/commands.h"
+
+#include "cli/verdict_json.h"
+#include "core/quantity/parse.h"
+#include "core/quantity/print.h"
+#include "core/quantity/scan.h"
+#include "core/verdict/wording.h"
+#include "io/files.h"
+#include "io/kit_json.h"
+#include "io/rating_lut_file.h"
+#include "io/shoot_json.h"
+
+#include <cmath>
+#include <ostream>
+
+namespace bslate::cli {
+namespace {
+
+Error usage(std::string place, std::string got, std::string expected) {
+    return {ErrorCode::Usage, {}, std::move(place), std::move(got), std::move(expected)};
+}
+
+// Reads an option's text with its quantity's parser; the error names the option.
+template<class Q>
+Result<Q> option(const char* name, const std::string& text, Result<Q> (*parse)(std::string_view)) {
+    auto value = parse(text);
+    if (value)
+        return value;
+    Error error = value.error();
+    error.place = name;
+    return error;
+}
+
+void printFindings(const Verdict& verdict, std::ostream& out) {
+    for (const auto& finding : verdict.findings) {
+        out << "  " << severityName(finding.severity) << ": " << titleOf(finding) << "\n";
+        out << "      " << reasonOf(finding) << "\n";
+        if (finding.accepted)
+            out << "      accepted: " << *finding.accepted << "\n";
+        for (const auto& remedy : finding.remedies)
+            out << "      - " << titleOf(remedy) << " (" << effectOf(remedy) << ")\n";
+    }
+}
+
+std::string listIds(const auto& items) {
+    std::string ids;
+    for (const auto& item : items)
+        ids += (ids.empty() ? "" : ", ") + item.id;
+    return ids;
+}
+
+const Setup* setupNamed(const Shoot& shoot, const std::string& name) {
+    for (const auto& setup : shoot.setups)
+        if (setup.id == name || setup.number == name)
+            return &setup;
+    return nullptr;
+}
+
+Error noSetup(const Shoot& shoot, const std::string& file, const std::string& name) {
+    return {ErrorCode::UnknownId, file, "--setup", name, "one of " + listIds(shoot.setups)};
+}
+
+} // namespace
+
+Result<int> check(const CheckOptions& options, std::ostream& out) {
+    const auto shoot = io::loadShoot(options.file);
+    if (!shoot)
+        return shoot.error();
+    if (!options.setup.empty() && !setupNamed(*shoot, options.setup))
+        return noSetup(*shoot, options.file, options.setup);
+    Json list = Json::array();
+    bool faults = false;
+    for (const auto& setup : shoot->setups) {
+        if (!options.setup.empty() && &setup != setupNamed(*shoot, options.setup))
+            continue;
+        const auto verdict = judge(*shoot, setup);
+        faults = faults || verdict.count(Severity::Fault) > 0;
+        list.push_back({{"id", setup.id},
+                        {"number", setup.number},
+                        {"name", setup.name},
+                        {"derived", derivedJson(verdict)},
+                        {"findings", findingsJson(verdict)}});
+        if (!options.json) {
+            out << setup.number << "  " << setup.name << "\n";
+            printFindings(verdict, out);
+        }
+    }
+    if (options.json)
+        out << Json{{"setups", list}}.dump(2) << "\n";
+    return faults ? 1 : 0;
+}
+
+namespace {
+
+struct StopsRange {
+    double from, to, step;
+};
+
+Result<StopsRange> stopsRange(const std::string& text) {
+    const auto bad = [&] {
+        return usage("--stops", text, "FROM:TO:STEP in stops, such as -8:6:0.5, at most 100000 points");
+    };
+    const auto first = text.find(':');
+    const auto second = first == std::string::npos ? first : text.find(':', first + 1);
+    if (second == std::string::npos)
+        return bad();
+    const auto from = parseStops(text.substr(0, first));
+    const auto to = parseStops(text.substr(first + 1, second - first - 1));
+    const auto step = parseStops(text.substr(second + 1));
+    if (!from || !to || !step || !(step->value() > 0) || *to < *from ||
+        (*to - *from).value() / step->value() > 100000)
+        return bad();
+    return StopsRange{from->value(), to->value(), step->value()};
+}
+
+Result<Curve> curveNamed(const CurveOptions& options) {
+    if (const auto standard = standardCurve(options.curve))
+        return *standard;
+    const auto kit = io::loadKit(options.curve);
+    if (!kit) {
+        Error error = kit.error();
+        if (error.code == ErrorCode::FileUnreadable)
+            error.expected = "acescct, bt709, hlg or a readable kit file";
+        return error;
+    }
+    if (options.profile.empty() && kit->profiles.size() == 1)
+        return kit->profiles.front().curve;
+    const auto* profile = findProfile(*kit, options.profile);
+    if (!profile)
+        return Error{ErrorCode::UnknownId, options.curve, "--profile", options.profile,
+                     "one of " + listIds(kit->profiles)};
+    return profile->curve;
+}
+
+} // namespace
+
+Result<int> curve(const CurveOptions& options, std::ostream& out) {
+    const auto range = stopsRange(options.stops);
+    if (!range)
+        return range.error();
+    if (options.bits != 8 && options.bits != 10 && options.bits != 12)
+        return usage("--bits", std::to_string(options.bits), "8, 10 or 12");
+    const auto curve = curveNamed(options);
+    if (!curve)
+        return curve.error();
+    const BitDepth depth{options.bits};
+    Json points = Json::array();
+    const int count = static_cast<int>(std::floor((range->to - range->from) / range->step + 1e-9));
+    for (int i = 0; i <= count; ++i) {
+        const Stops stops(range->from + i * range->step);
+        const auto linear = linearAt(stops);
+        const auto signal = std::min(encode(*curve, linear), endSignal(*curve, depth));
+        points.push_back({{"stops", stops.value()},
+                          {"linear", linear.value()},
+                          {"signal", signal.value()},
+                          {"level_percent", levelOf(signal, curve->range, depth).value()},
+                          {"code", recordedCode(signal, curve->range, depth)}});
+    }
+    const Json result = {{"points", points},
+                         {"clip_stops", endStops(*curve, depth).value()},
+                         {"clip_level_percent",
+                          levelOf(endSignal(*curve, depth), curve->range, depth).value()},
+                         {"bits", options.bits}};
+    if (options.json) {
+        out << result.dump(2) << "\n";
+        return 0;
+    }
+    for (const auto& point : points)
+        out << fixedText(point["stops"], 2) << "\t" << fixedText(point["level_percent"], 2)
+            << " %\t" << point["code"] << "\n";
+    return 0;
+}
+
+namespace {
+
+constexpr const char* kPatchExpected = "NAME=READING, such as \"skin=52 cd/m2\" or "
+                                       "\"wall=108 lx @ 36 %\"";
+
+Result<Patch> patchFrom(const std::string& text) {
+    const auto equals = text.find('=');
+    if (equals == std::string::npos || equals == 0)
+        return usage("--patch", text, kPatchExpected);
+    Patch patch;
+    patch.id = patch.name = text.substr(0, equals);
+    std::string reading = text.substr(equals + 1);
+    if (const auto at = reading.find('@'); at != std::string::npos) {
+        const auto share = option("--patch", reading.substr(at + 1), parseReflectance);
+        if (!share)
+            return share.error();
+        patch.reflectance = *share;
+        reading.resize(at);
+    }
+    const auto read = option("--patch", reading, parseLightReading);
+    if (!read)
+        return read.error();
+    patch.reading = *read;
+    const auto lower = lowered(patch.name);
+    patch.role = lower.starts_with("grey") || lower.starts_with("gray") ? PatchRole::Grey
+                 : lower.starts_with("skin")                            ? PatchRole::SkinLight
+                                                                        : PatchRole::Highlight;
+    return patch;
+}
+
+Result<School> schoolNamed(const std::string& text) {
+    constexpr std::pair<const char*, School> names[] = {{"nominal", School::Nominal},
+                                                        {"rated", School::Rated},
+                                                        {"to-the-right", School::ToTheRight},
+                                                        {"guard", School::Guard},
+                                                        {"raw", School::Raw}};
+    for (const auto& [name, school] : names)
+        if (text == name)
+            return school;
+    return usage("--school", text, "nominal, rated, to-the-right, guard or raw");
+}
+
+// The dials of an unsaved setup; the first bad option is returned.
+Result<Setup> dialsFrom(const ExposeOptions& options) {
+    Setup setup;
+    setup.number = setup.id = "expose";
+    setup.scene = "expose";
+    const auto ei = option("--ei", options.ei, parseExposureIndex);
+    const auto iris = option("--t-stop", options.iris, parseTStop);
+    const auto rate = option("--rate", options.rate, parseFrameRate);
+    const auto shutter = option("--shutter", options.shutter, parseShutter);
+    const auto school = schoolNamed(options.school);
+    if (!ei)
+        return ei.error();
+    if (!iris)
+        return iris.error();
+    if (!rate)
+        return rate.error();
+    if (!shutter)
+        return shutter.error();
+    if (!school)
+        return school.error();
+    setup.rating = *ei;
+    setup.iris = *iris;
+    setup.rate = *rate;
+    setup.shutter = *shutter;
+    setup.school = *school;
+    setup.base = *ei;
+    if (!options.base.empty()) {
+        const auto base = option("--base", options.base, parseExposureIndex);
+        if (!base)
+            return base.error();
+        setup.base = *base;
+    }
+    return setup;
+}
+
+Result<Done> addPatches(const ExposeOptions& options, Scene& scene) {
+    for (const auto& text : options.patches) {
+        auto patch = patchFrom(text);
+        if (!patch)
+            return patch.error();
+        if (findPatch(scene, patch->id))
+            return usage("--patch", text, "every patch name only once");
+        scene.patches.push_back(*std::move(patch));
+    }
+    return Done{};
+}
+
+} // namespace
+
+Result<int> expose(const ExposeOptions& options, std::ostream& out) {
+    auto kit = io::loadKit(options.kit);
+    if (!kit)
+        return kit.error();
+    auto setup = dialsFrom(options);
+    if (!setup)
+        return setup.error();
+    Shoot shoot;
+    shoot.kit = *std::move(kit);
+    if (!(options.snr > 0 && options.snr <= 100))
+        return usage("--snr", std::to_string(options.snr), "a signal-to-noise ratio above 0 to 100");
+    if (!(options.meterK >= 5 && options.meterK <= 30))
+        return usage("--meter-k", std::to_string(options.meterK), "a constant from 5 to 30");
+    shoot.snrFloor = options.snr;
+    shoot.meter.k = options.meterK;
+    Setup dials = *std::move(setup);
+    dials.camera = options.camera;
+    dials.profile = options.profile;
+    const auto* camera = findCamera(shoot.kit, options.camera);
+    if (!camera)
+        return Error{ErrorCode::UnknownId, options.kit, "--camera", options.camera,
+                     "one of " + listIds(shoot.kit.cameras)};
+    const auto* profile = findProfile(shoot.kit, options.profile);
+    if (!profile)
+        return Error{ErrorCode::UnknownId, options.kit, "--profile", options.profile,
+                     "one of " + listIds(shoot.kit.profiles)};
+    dials.mode = options.mode.empty() ? camera->modes.front().id : options.mode;
+    dials.base = nearestBase(*camera, *profile, dials.base).iso;
+    for (std::size_t i = 0; i < options.nd.size(); ++i) {
+        const auto label = option("--nd", options.nd[i], parseNdLabel);
+        if (!label)
+            return label.error();
+        Filter filter{"option-" + std::to_string(i), options.nd[i], *label, false, false, {}};
+        dials.filters.push_back(filter.id);
+        shoot.kit.filters.push_back(std::move(filter));
+    }
+    Scene scene;
+    scene.id = "expose";
+    if (const auto added = addPatches(options, scene); !added)
+        return added.error();
+    shoot.scenes.push_back(std::move(scene));
+    if (const auto resolved = resolve(shoot, dials); !resolved)
+        return resolved.error();
+    const auto verdict = judge(shoot, dials);
+    if (options.json)
+        out << Json{{"derived", derivedJson(verdict)}, {"findings", findingsJson(verdict)}}.dump(2)
+            << "\n";
+    else
+        printFindings(verdict, out);
+    return verdict.count(Severity::Fault) > 0 ? 1 : 0;
+}
+
+Result<int> lut(const LutOptions& options, std::ostream& out) {
+    const auto shoot = io::loadShoot(options.file);
+    if (!shoot)
+        return shoot.error();
+    const auto* setup = setupNamed(*shoot, options.setup);
+    if (!setup)
+        return noSetup(*shoot, options.file, options.setup);
+    if (options.size != 33 && options.size != 65)
+        return usage("--size", std::to_string(options.size), "33 or 65");
+    const auto shape = options.oneDimensional ? io::LutShape::Neutral1d
+                       : options.size == 65   ? io::LutShape::Cube65
+                                              : io::LutShape::Cube33;
+    const auto text = io::ratingLutText(*shoot, *setup, shape);
+    if (!text)
+        return text.error();
+    if (const auto saved = io::writeFileAtomically(options.output, *text); !saved)
+        return saved.error();
+    out << options.output << "\n";
+    return 0;
+}
+
+} // namespace bslate::cli

@@ -1,0 +1,49 @@
+#pragma once
+
+#include "core/base/result.h"
+
+#include <iosfwd>
+#include <optional>
+#include <string>
+#include <vector>
+
+/// One verb each: options in, output written, exit code out. Failures are returned as errors and
+/// worded by run().
+namespace bslate::cli {
+
+struct CheckOptions {
+    std::string file;
+    std::string setup; ///< id or number; empty for all
+    bool json = false;
+};
+[[nodiscard]] Result<int> check(const CheckOptions& options, std::ostream& out);
+
+struct CurveOptions {
+    std::string curve; ///< acescct, bt709, hlg or a kit file
+    std::string profile; ///< which one of the kit file
+    std::string stops;   ///< FROM:TO:STEP
+    int bits = 10;
+    bool json = false;
+};
+[[nodiscard]] Result<int> curve(const CurveOptions& options, std::ostream& out);
+
+struct ExposeOptions {
+    std::string kit, camera, profile, mode;
+    std::string ei, base, iris, rate, shutter;
+    std::vector<std::string> nd;
+    std::vector<std::string> patches; ///< NAME=READING, READING may end in "@ 36 %"
+    std::string school = "nominal";
+    double snr = 2.0;
+    double meterK = 12.5;
+    bool json = false;
+};
+[[nodiscard]] Result<int> expose(const ExposeOptions& options, std::ostream& out);
+
+struct LutOptions {
+    std::string file, setup, output;
+    int size = 33; ///< 33 or 65; ignored for a 1D LUT
+    bool oneDimensional = false;
+};
+[[nodiscard]] Result<int> lut(const LutOptions& options, std::ostream& out);
+
+} // namespace bslate::cli

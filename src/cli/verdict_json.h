@@ -1,0 +1,18 @@
+#pragma once
+
+#include "core/verdict/judge.h"
+
+#include <nlohmann/json.hpp>
+
+/// The JSON shapes scripts rely on: snake_case keys with their unit as suffix.
+namespace bslate::cli {
+
+using Json = nlohmann::ordered_json;
+
+/// The `derived` object; an empty object when the setup could not be evaluated.
+[[nodiscard]] Json derivedJson(const Verdict& verdict);
+
+/// The `findings` list: id, severity, title, reason, and accepted when taken on purpose.
+[[nodiscard]] Json findingsJson(const Verdict& verdict);
+
+} // namespace bslate::cli

@@ -1,0 +1,53 @@
+#include "core/base/error.h"
+
+namespace bslate {
+
+std::string_view summary(ErrorCode code) {
+    switch (code) {
+    case ErrorCode::EmptyText:
+        return "nothing was entered";
+    case ErrorCode::NotANumber:
+        return "not a number";
+    case ErrorCode::UnknownUnit:
+        return "unit not understood";
+    case ErrorCode::OutOfRange:
+        return "outside the valid range";
+    case ErrorCode::UnknownId:
+        return "no such item";
+    case ErrorCode::FileUnreadable:
+        return "the file cannot be read";
+    case ErrorCode::FileUnwritable:
+        return "the file cannot be written";
+    case ErrorCode::FileTooLarge:
+        return "the file is too large";
+    case ErrorCode::BrokenJson:
+        return "the JSON is broken";
+    case ErrorCode::WrongType:
+        return "wrong type of value";
+    case ErrorCode::MissingKey:
+        return "a required key is missing";
+    case ErrorCode::WrongFormat:
+        return "not a file of this kind";
+    case ErrorCode::NewerVersion:
+        return "written by a newer version";
+    case ErrorCode::Usage:
+        return "the command is not understood";
+    }
+    return "unknown failure";
+}
+
+std::string message(const Error& error) {
+    std::string text;
+    if (!error.file.empty())
+        text += error.file + ": ";
+    if (!error.place.empty())
+        text += error.place + ": ";
+    text += summary(error.code);
+    if (!error.got.empty())
+        text += " \"" + error.got + "\"";
+    if (!error.expected.empty())
+        text += "; expected " + error.expected;
+    return text;
+}
+
+} // namespace bslate

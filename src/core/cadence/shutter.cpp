@@ -1,0 +1,71 @@
+#include "core/cadence/shutter.h"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+
+namespace bslate {
+
+Seconds exposureTime(const Shutter& shutter, FrameRate rate) {
+    if (const auto* angle = std::get_if<ShutterAngle>(&shutter))
+        return Seconds(angle->value() / (360.0 * rate.toDouble()));
+    return std::get<Seconds>(shutter);
+}
+
+ShutterAngle shutterAngle(const Shutter& shutter, FrameRate rate) {
+    if (const auto* angle = std::get_if<ShutterAngle>(&shutter))
+        return *angle;
+    return ShutterAngle(360.0 * std::get<Seconds>(shutter).value() * rate.toDouble());
+}
+
+Stops stopsFromHalfFrame(const Shutter& shutter, FrameRate rate) {
+    return stopsBetween(shutterAngle(shutter, rate), ShutterAngle(180.0));
+}
+
+bool fitsFrame(const Shutter& shutter, FrameRate rate) {
+    return shutterAngle(shutter, rate).value() <= 360.0 * (1.0 + 1e-9);
+}
+
+std::span<const Seconds> thirdStopTimes() {
+    static const auto times = [] {
+        constexpr std::array<int, 26> denominators = {
+            24,  25,  30,  40,  50,  60,   80,   100,  125,  160,  200,  250,  320,
+            400, 500, 640, 800, 1000, 1250, 1600, 2000, 2500, 3200, 4000, 6400, 8000};
+        std::array<Seconds, denominators.size()> result;
+        std::transform(denominators.begin(), denominators.end(), result.begin(),
+                       [](int n) { return Seconds(1.0 / n); });
+        return result;
+    }();
+    return times;
+}
+
+Shutter nearestOnDial(const ShutterDial& dial, const Shutter& wanted, FrameRate rate) {
+    const auto miss = [&](const Shutter& candidate) {
+        return std::abs(stopsBetween(exposureTime(candidate, rate), exposureTime(wanted, rate))
+                            .value());
+    };
+    std::vector<Shutter> candidates;
+    if (dial.angleStep > 0) {
+        const double steps = std::round(shutterAngle(wanted, rate).value() / dial.angleStep);
+        const double most = std::floor(360.0 / dial.angleStep + 1e-9);
+        // Rounded to 1e-6 degree so that 1728 steps of 0.1 are 172.8 and not 172.8000001.
+        const double angle = std::clamp(steps, 1.0, most) * dial.angleStep;
+        candidates.emplace_back(ShutterAngle(std::round(angle * 1e6) / 1e6));
+    }
+    for (const Seconds time : dial.times)
+        if (fitsFrame(time, rate))
+            candidates.emplace_back(time);
+    if (candidates.empty())
+        return wanted;
+    const bool typedTime = std::holds_alternative<Seconds>(wanted);
+    return *std::min_element(candidates.begin(), candidates.end(),
+                             [&](const Shutter& a, const Shutter& b) {
+                                 const double difference = miss(a) - miss(b);
+                                 if (std::abs(difference) > 1e-9)
+                                     return difference < 0;
+                                 return typedTime && std::holds_alternative<Seconds>(a) &&
+                                        !std::holds_alternative<Seconds>(b);
+                             });
+}
+
+} // namespace bslate

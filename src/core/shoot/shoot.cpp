@@ -1,0 +1,26 @@
+#include "core/shoot/shoot.h"
+
+#include "core/base/find_by_id.h"
+
+namespace bslate {
+
+const Setup* findSetup(const Shoot& shoot, std::string_view id) {
+    return findById(shoot.setups, id);
+}
+Setup* findSetup(Shoot& shoot, std::string_view id) {
+    return findById(shoot.setups, id);
+}
+const Scene* findScene(const Shoot& shoot, std::string_view id) {
+    return findById(shoot.scenes, id);
+}
+Scene* findScene(Shoot& shoot, std::string_view id) {
+    return findById(shoot.scenes, id);
+}
+const Patch* findPatch(const Scene& scene, std::string_view id) {
+    return findById(scene.patches, id);
+}
+Patch* findPatch(Scene& scene, std::string_view id) {
+    return findById(scene.patches, id);
+}
+
+} // namespace bslate

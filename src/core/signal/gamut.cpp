@@ -1,0 +1,85 @@
+#include "core/signal/gamut.h"
+
+#include <cmath>
+
+namespace bslate {
+namespace {
+
+using Vector3 = std::array<double, 3>;
+
+Vector3 xyzOf(Chromaticity c) {
+    return {c.x / c.y, 1.0, (1.0 - c.x - c.y) / c.y};
+}
+
+Matrix3 multiply(const Matrix3& a, const Matrix3& b) {
+    Matrix3 product{};
+    for (std::size_t row = 0; row < 3; ++row)
+        for (std::size_t column = 0; column < 3; ++column)
+            for (std::size_t k = 0; k < 3; ++k)
+                product[row][column] += a[row][k] * b[k][column];
+    return product;
+}
+
+double determinant(const Matrix3& m) {
+    return m[0][0] * (m[1][1] * m[2][2] - m[1][2] * m[2][1]) -
+           m[0][1] * (m[1][0] * m[2][2] - m[1][2] * m[2][0]) +
+           m[0][2] * (m[1][0] * m[2][1] - m[1][1] * m[2][0]);
+}
+
+Matrix3 inverse(const Matrix3& m) {
+    const double scale = 1.0 / determinant(m);
+    Matrix3 result{};
+    for (std::size_t row = 0; row < 3; ++row) {
+        for (std::size_t column = 0; column < 3; ++column) {
+            const std::size_t r1 = (column + 1) % 3, r2 = (column + 2) % 3;
+            const std::size_t c1 = (row + 1) % 3, c2 = (row + 2) % 3;
+            result[row][column] = scale * (m[r1][c1] * m[r2][c2] - m[r1][c2] * m[r2][c1]);
+        }
+    }
+    return result;
+}
+
+Matrix3 columns(const Vector3& a, const Vector3& b, const Vector3& c) {
+    Matrix3 m{};
+    for (std::size_t row = 0; row < 3; ++row)
+        m[row] = {a[row], b[row], c[row]};
+    return m;
+}
+
+} // namespace
+
+Gamut gamutBt709() {
+    return {{0.640, 0.330}, {0.300, 0.600}, {0.150, 0.060}, {0.3127, 0.3290}};
+}
+
+Gamut gamutBt2020() {
+    return {{0.708, 0.292}, {0.170, 0.797}, {0.131, 0.046}, {0.3127, 0.3290}};
+}
+
+Matrix3 rgbToXyz(const Gamut& gamut) {
+    Matrix3 primaries = columns(xyzOf(gamut.red), xyzOf(gamut.green), xyzOf(gamut.blue));
+    const Matrix3 solve = inverse(primaries);
+    const Vector3 white = xyzOf(gamut.white);
+    for (std::size_t column = 0; column < 3; ++column) {
+        const double share = solve[column][0] * white[0] + solve[column][1] * white[1] +
+                             solve[column][2] * white[2];
+        for (auto& row : primaries)
+            row[column] *= share;
+    }
+    return primaries;
+}
+
+Matrix3 convert(const Gamut& from, const Gamut& to) {
+    return multiply(inverse(rgbToXyz(to)), rgbToXyz(from));
+}
+
+bool isValid(const Gamut& gamut) {
+    for (const auto& c : {gamut.red, gamut.green, gamut.blue, gamut.white})
+        if (!(c.y > 0) || !std::isfinite(c.x) || !std::isfinite(c.y))
+            return false;
+    const double area = (gamut.green.x - gamut.red.x) * (gamut.blue.y - gamut.red.y) -
+                        (gamut.blue.x - gamut.red.x) * (gamut.green.y - gamut.red.y);
+    return std::abs(area) > 1e-6;
+}
+
+} // namespace bslate

@@ -1,0 +1,40 @@
+#pragma once
+
+#include <array>
+
+namespace bslate {
+
+/// CIE 1931 chromaticity.
+struct Chromaticity {
+    double x = 0.0;
+    double y = 0.0;
+    friend bool operator==(Chromaticity, Chromaticity) = default;
+};
+
+/// Red, green and blue primaries and the white they add up to. Valid: the three primaries are
+/// not on one line and every y is positive.
+struct Gamut {
+    Chromaticity red{0.640, 0.330};
+    Chromaticity green{0.300, 0.600};
+    Chromaticity blue{0.150, 0.060};
+    Chromaticity white{0.3127, 0.3290};
+
+    friend bool operator==(const Gamut&, const Gamut&) = default;
+};
+
+/// Row-major 3x3; output = matrix * input column.
+using Matrix3 = std::array<std::array<double, 3>, 3>;
+
+[[nodiscard]] Gamut gamutBt709();  ///< ITU-R BT.709-6 item 1.3, D65
+[[nodiscard]] Gamut gamutBt2020(); ///< ITU-R BT.2020-2 table 3, D65
+
+/// Linear RGB to CIE XYZ with Y = 1 for white (SMPTE RP 177).
+[[nodiscard]] Matrix3 rgbToXyz(const Gamut& gamut);
+
+/// Linear light from one gamut to another, both with the same white point; grey stays grey.
+[[nodiscard]] Matrix3 convert(const Gamut& from, const Gamut& to);
+
+/// True when the primaries span a triangle and all y are positive.
+[[nodiscard]] bool isValid(const Gamut& gamut);
+
+} // namespace bslate

@@ -1,0 +1,86 @@
+#include "core/signal/rating_lut.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate {
+namespace {
+
+constexpr double kRollStart = 0.6;
+
+struct Roll {
+    double level;   // signal where the roll-off starts
+    double perStop; // slope there, signal per stop
+};
+
+Roll roll() {
+    const double power = 1.099 * std::pow(kRollStart, 0.45);
+    return {power - 0.099, 0.45 * power * std::log(2.0)};
+}
+
+const Roll kRoll = roll();
+
+double display(double x) {
+    if (x <= kRollStart)
+        return std::max(0.0, encode(bt709(), SceneLinear(x)).value());
+    const double room = 1.0 - kRoll.level;
+    return 1.0 - room * std::pow(x / kRollStart, -kRoll.perStop / (room * std::log(2.0)));
+}
+
+} // namespace
+
+Signal displaySignal(SceneLinear light) {
+    return Signal(display(light.value()));
+}
+
+Level displayLevel(Stops viewed) {
+    return Level(100.0 * display(linearAt(viewed).value()));
+}
+
+std::vector<float> sampleNeutral(const RatingLut& lut, std::size_t size) {
+    std::vector<float> values(size);
+    const double gain = ratio(lut.gain);
+    for (std::size_t i = 0; i < size; ++i) {
+        const Signal signal(static_cast<double>(i) / static_cast<double>(size - 1));
+        values[i] = static_cast<float>(display(decode(lut.curve, signal).value() * gain));
+    }
+    return values;
+}
+
+std::vector<std::array<float, 3>> sampleCube(const RatingLut& lut, std::size_t size) {
+    const Matrix3 matrix = convert(lut.gamut, gamutBt709());
+    const double gain = ratio(lut.gain);
+    std::vector<double> axis(size);
+    for (std::size_t i = 0; i < size; ++i) {
+        const Signal signal(static_cast<double>(i) / static_cast<double>(size - 1));
+        axis[i] = decode(lut.curve, signal).value() * gain;
+    }
+    std::vector<std::array<float, 3>> cube;
+    cube.reserve(size * size * size);
+    for (const double blue : axis) {
+        for (const double green : axis) {
+            for (const double red : axis) {
+                std::array<float, 3> out{};
+                for (std::size_t c = 0; c < 3; ++c)
+                    out[c] = static_cast<float>(
+                        display(matrix[c][0] * red + matrix[c][1] * green + matrix[c][2] * blue));
+                cube.push_back(out);
+            }
+        }
+    }
+    return cube;
+}
+
+std::array<double, 3> apply(const RatingLut& lut, std::array<double, 3> signal) {
+    const Matrix3 matrix = convert(lut.gamut, gamutBt709());
+    std::array<double, 3> linear{};
+    for (std::size_t c = 0; c < 3; ++c)
+        linear[c] = decode(lut.curve, Signal(signal[c])).value() * ratio(lut.gain);
+    std::array<double, 3> out{};
+    for (std::size_t c = 0; c < 3; ++c)
+        out[c] = display(matrix[c][0] * linear[0] + matrix[c][1] * linear[1] +
+                         matrix[c][2] * linear[2]);
+    return out;
+}
+
+} // namespace bslate

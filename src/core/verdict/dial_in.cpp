@@ -1,0 +1,111 @@
+#include "core/verdict/dial_in.h"
+
+#include "core/quantity/print.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate {
+namespace {
+
+using Rows = std::vector<DialInRow>;
+
+std::string shutterText(const SetupContext& context, const Evaluation&) {
+    const auto& setup = *context.setup;
+    const auto dial = nearestOnDial(context.camera->shutter, setup.shutter, setup.rate);
+    const auto time = print(exposureTime(dial, setup.rate));
+    const auto angle = print(shutterAngle(dial, setup.rate));
+    return std::holds_alternative<ShutterAngle>(dial) ? angle + "  (" + time + ")"
+                                                      : time + "  (" + angle + ")";
+}
+
+std::string ratingText(const Evaluation& at, const Setup& setup) {
+    const std::string number = print(setup.rating);
+    switch (at.iso) {
+    case IsoBehaviour::Recorded:
+        return "ISO " + number;
+    case IsoBehaviour::Index:
+        return "EI " + number;
+    case IsoBehaviour::Note:
+        return "EI " + number + "  (note)";
+    }
+    return number;
+}
+
+std::string filterText(const SetupContext& context) {
+    std::string text;
+    for (const auto& id : context.setup->filters)
+        for (const auto& filter : filtersFor(context.shoot->kit, *context.camera))
+            if (filter.id == id)
+                text += (text.empty() ? "" : " + ") + filter.name;
+    return text.empty() ? "none" : text;
+}
+
+Rows rowsOf(const Shoot& shoot, const Setup& setup) {
+    const auto context = resolve(shoot, setup);
+    if (!context)
+        return {};
+    const auto at = evaluate(*context);
+    Rows rows = {
+        {DialInField::Camera, context->camera->name, false},
+        {DialInField::Recording, context->mode->name, false},
+        {DialInField::Rate, print(setup.rate) + " p", false},
+        {DialInField::Shutter, shutterText(*context, at), false},
+        {DialInField::Profile, context->profile->name, false},
+        {DialInField::Base, "ISO " + print(at.base), false},
+        {DialInField::Rating, ratingText(at, setup), false},
+        {DialInField::White, print(whiteOnDial(*context->camera, setup.white)), false},
+        {DialInField::Iris, print(setup.iris), false},
+        {DialInField::Nd, filterText(*context), false},
+    };
+    if (at.iso == IsoBehaviour::Recorded && context->camera->bases.size() == 1)
+        rows.erase(rows.begin() + static_cast<int>(DialInField::Base));
+    for (const auto& zebra : at.zebra)
+        rows.push_back({zebra.use == ZebraUse::Skin ? DialInField::ZebraSkin
+                                                    : DialInField::ZebraGuard,
+                        print(zebra.set), false});
+    if (setup.bank > 0)
+        rows.push_back({DialInField::Bank, std::to_string(setup.bank), false});
+    return rows;
+}
+
+const Setup* earlierOnCamera(const Shoot& shoot, const Setup& setup) {
+    const Setup* earlier = nullptr;
+    for (const auto& other : shoot.setups) {
+        if (other.id == setup.id)
+            return earlier;
+        if (other.camera == setup.camera)
+            earlier = &other;
+    }
+    return nullptr;
+}
+
+} // namespace
+
+int DialInCard::changes() const {
+    return static_cast<int>(
+        std::count_if(rows.begin(), rows.end(), [](const auto& row) { return row.changed; }));
+}
+
+DialInCard dialIn(const Shoot& shoot, const Setup& setup) {
+    DialInCard card{setup.number, setup.name, rowsOf(shoot, setup), {}};
+    const auto* earlier = earlierOnCamera(shoot, setup);
+    if (!earlier)
+        return card;
+    card.after = earlier->number;
+    const Rows before = rowsOf(shoot, *earlier);
+    for (auto& row : card.rows) {
+        const auto same = std::find_if(before.begin(), before.end(),
+                                       [&](const auto& old) { return old.field == row.field; });
+        row.changed = same == before.end() || same->value != row.value;
+    }
+    return card;
+}
+
+Kelvin whiteOnDial(const Camera& camera, Kelvin wanted) {
+    if (camera.whiteStepKelvin <= 0)
+        return wanted;
+    return Kelvin(std::round(wanted.value() / camera.whiteStepKelvin) * camera.whiteStepKelvin);
+}
+
+} // namespace bslate

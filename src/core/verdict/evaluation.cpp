@@ -1,0 +1,234 @@
+#include "core/verdict/evaluation.h"
+
+#include "core/signal/rating_lut.h"
+#include "core/verdict/schools.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate {
+namespace {
+
+Error missing(const Setup& setup, std::string_view field, const std::string& id,
+              std::string_view expected) {
+    return {ErrorCode::UnknownId, {}, "setup " + setup.number + ", " + std::string(field), id,
+            std::string(expected)};
+}
+
+Error impossible(const Setup& setup, std::string_view field, std::string_view expected) {
+    return {ErrorCode::OutOfRange, {}, "setup " + setup.number + ", " + std::string(field), {},
+            std::string(expected)};
+}
+
+const Filter* findFilter(const SetupContext& context, std::string_view id) {
+    for (const auto* list : {&context.camera->builtInNd, &context.shoot->kit.filters})
+        for (const auto& filter : *list)
+            if (filter.id == id)
+                return &filter;
+    return nullptr;
+}
+
+bool isPositive(double value) {
+    return std::isfinite(value) && value > 0;
+}
+
+PatchState stateOf(Stops headroom, Stops aboveNoise) {
+    if (headroom < Stops(0.0))
+        return PatchState::Clipped;
+    if (aboveNoise < Stops(0.0))
+        return PatchState::Noise;
+    return headroom < kNearClip ? PatchState::NearClip : PatchState::Good;
+}
+
+PatchPlacement placePatch(const SetupContext& context, const Patch& patch, const Evaluation& at) {
+    const auto& setup = *context.setup;
+    const auto& meter = context.shoot->meter;
+    PatchPlacement result;
+    result.id = patch.id;
+    result.name = patch.name;
+    result.role = patch.role;
+    result.luminance = luminanceOf(patch.reading, patch.reflectance, meter);
+    result.sensor = exposureStops(result.luminance, at.base, at.exposureTime, setup.iris,
+                                  at.ndLoss, meter);
+    const auto placed = place(result.sensor, at.gain, at.iso);
+    result.recorded = placed.recorded;
+    result.viewed = placed.viewed;
+    const Stops held = std::min(placed.recorded, at.clip);
+    const auto& curve = context.profile->curve;
+    result.level = levelAt(curve, held, at.depth);
+    result.code = codeAt(curve, held, at.depth);
+    result.viewedLevel = displayLevel(held + at.ratingOffset);
+    result.headroom = at.clip - placed.recorded;
+    result.aboveNoise = placed.recorded - at.noiseFloor;
+    result.state = stateOf(result.headroom, result.aboveNoise);
+    return result;
+}
+
+std::optional<Stops> greyPlace(const Evaluation& evaluation) {
+    for (const auto& patch : evaluation.patches)
+        if (patch.role == PatchRole::Grey)
+            return patch.recorded;
+    if (const auto* face = skin(evaluation))
+        return face->recorded - skinTone(face->role);
+    return std::nullopt;
+}
+
+// The level a zebra tap sees for light at `recorded` stops.
+Level tapLevel(const SetupContext& context, const Evaluation& at, Stops recorded) {
+    const Stops held = std::min(recorded, at.clip);
+    if (context.camera->zebra.tap == ZebraTap::ViewingLut && !context.profile->ready)
+        return displayLevel(held + at.ratingOffset);
+    return levelAt(context.profile->curve, held, at.depth);
+}
+
+// The recorded stops at which the tap reaches `level`; bisection, since taps are monotone.
+Stops stopsAtTap(const SetupContext& context, const Evaluation& at, Level level) {
+    double low = -20.0;
+    double high = at.clip.value();
+    for (int i = 0; i < 40; ++i) {
+        const double middle = 0.5 * (low + high);
+        (tapLevel(context, at, Stops(middle)) < level ? low : high) = middle;
+    }
+    return Stops(0.5 * (low + high));
+}
+
+ZebraValue zebraAt(const SetupContext& context, const Evaluation& at, ZebraUse use, Stops place) {
+    const auto& dial = context.camera->zebra;
+    ZebraValue zebra;
+    zebra.use = use;
+    zebra.tap = context.profile->ready ? ZebraTap::Recorded : dial.tap;
+    zebra.exact = tapLevel(context, at, place);
+    const double steps = zebra.exact.value() / dial.step;
+    const double whole = use == ZebraUse::Guard ? std::floor(steps + 1e-9) : std::round(steps);
+    zebra.set = Level(whole * dial.step);
+    zebra.reachable = zebra.set >= dial.lowest && zebra.set <= dial.highest;
+    zebra.set = std::clamp(zebra.set, dial.lowest, dial.highest);
+    const Stops reached = stopsAtTap(context, at, zebra.set);
+    zebra.margin = use == ZebraUse::Guard ? at.clip - reached : reached - place;
+    return zebra;
+}
+
+void fillZebra(const SetupContext& context, Evaluation& at) {
+    if (const auto* face = skin(at))
+        if (const auto wanted = skinPlace(context, at, *face))
+            at.zebra.push_back(zebraAt(context, at, ZebraUse::Skin, *wanted));
+    at.zebra.push_back(zebraAt(context, at, ZebraUse::Guard, at.clip - kNearClip));
+}
+
+} // namespace
+
+Stops skinTone(PatchRole role) {
+    switch (role) {
+    case PatchRole::SkinLight:
+        return Stops(1.0);
+    case PatchRole::SkinMedium:
+        return Stops(0.25);
+    case PatchRole::SkinDark:
+        return Stops(-0.25);
+    default:
+        return Stops(0.0);
+    }
+}
+
+Result<SetupContext> resolve(const Shoot& shoot, const Setup& setup) {
+    SetupContext context{&shoot, &setup, {}, {}, {}, {}, {}, {}, {}};
+    context.scene = findScene(shoot, setup.scene);
+    if (!context.scene)
+        return missing(setup, "scene", setup.scene, "the id of a scene in this shoot");
+    context.camera = findCamera(shoot.kit, setup.camera);
+    if (!context.camera || context.camera->bases.empty())
+        return missing(setup, "camera", setup.camera, "the id of a camera in the kit");
+    context.profile = findProfile(shoot.kit, setup.profile);
+    if (!context.profile)
+        return missing(setup, "profile", setup.profile, "the id of a profile in the kit");
+    context.mode = findMode(*context.camera, setup.mode);
+    if (!context.mode)
+        return missing(setup, "mode", setup.mode, "the id of a recording mode of this camera");
+    context.lens = setup.lens.empty() ? nullptr : findLens(shoot.kit, setup.lens);
+    if (!setup.lens.empty() && !context.lens)
+        return missing(setup, "lens", setup.lens, "the id of a lens in the kit");
+    for (const auto& id : setup.filters) {
+        const auto* filter = findFilter(context, id);
+        if (!filter)
+            return missing(setup, "filters", id, "the id of a filter in the kit or camera");
+        context.ndLoss += lossOf(filter->label);
+    }
+    if (!isPositive(exposureTime(setup.shutter, setup.rate).value()))
+        return impossible(setup, "shutter", "an exposure longer than zero");
+    if (!isPositive(setup.iris.value()) || !isPositive(setup.rating.value()))
+        return impossible(setup, "iris and rating", "values above zero");
+    context.base = &nearestBase(*context.camera, *context.profile, setup.base);
+    return context;
+}
+
+Evaluation evaluate(const SetupContext& context) {
+    const auto& setup = *context.setup;
+    Evaluation at;
+    at.exposureTime = exposureTime(setup.shutter, setup.rate);
+    at.angle = shutterAngle(setup.shutter, setup.rate);
+    at.ndLoss = context.ndLoss;
+    at.base = context.base->iso;
+    at.iso = context.profile->iso;
+    at.depth = context.mode->depth;
+    at.gain = gainOf(setup.rating, at.base);
+    at.ratingOffset = at.iso == IsoBehaviour::Recorded ? Stops(0.0) : at.gain;
+
+    at.sensorClip = context.base->sensor.clip;
+    at.sensorFloor = noiseFloor(context.base->sensor, context.shoot->snrFloor);
+    const Stops sensorEnd = recordedClip(at.sensorClip, at.gain, at.iso);
+    const Stops curveEnd = endStops(context.profile->curve, at.depth);
+    at.curveEndsFirst = curveEnd < sensorEnd;
+    at.clip = std::min(sensorEnd, curveEnd);
+    at.noiseFloor = recordedFloor(at.sensorFloor, at.gain, at.iso);
+    at.clipLevel = levelAt(context.profile->curve, at.clip, at.depth);
+    at.midGreyLevel = levelAt(context.profile->curve, Stops(0.0), at.depth);
+
+    at.patches.reserve(context.scene->patches.size());
+    for (const auto& patch : context.scene->patches)
+        at.patches.push_back(placePatch(context, patch, at));
+    at.grey = greyPlace(at);
+    fillZebra(context, at);
+    return at;
+}
+
+Result<Evaluation> evaluate(const Shoot& shoot, const Setup& setup) {
+    const auto context = resolve(shoot, setup);
+    if (!context)
+        return context.error();
+    return evaluate(*context);
+}
+
+namespace {
+
+template<class Better>
+const PatchPlacement* extreme(const Evaluation& evaluation, Better better) {
+    const PatchPlacement* found = nullptr;
+    for (const bool spareToo : {false, true}) {
+        for (const auto& patch : evaluation.patches)
+            if ((spareToo || patch.role != PatchRole::Spare) &&
+                (!found || better(patch.recorded, found->recorded)))
+                found = &patch;
+        if (found)
+            return found;
+    }
+    return found;
+}
+
+} // namespace
+
+const PatchPlacement* brightest(const Evaluation& evaluation) {
+    return extreme(evaluation, std::greater<>());
+}
+
+const PatchPlacement* darkest(const Evaluation& evaluation) {
+    return extreme(evaluation, std::less<>());
+}
+
+const PatchPlacement* skin(const Evaluation& evaluation) {
+    for (const auto& patch : evaluation.patches)
+        if (isSkin(patch.role))
+            return &patch;
+    return nullptr;
+}
+
+} // namespace bslate

@@ -1,0 +1,64 @@
+#pragma once
+
+#include "core/shoot/shoot.h"
+#include "core/verdict/evaluation.h"
+
+#include <optional>
+#include <string>
+#include <string_view>
+#include <variant>
+#include <vector>
+
+/// A judgement is data: an id with numbers. Its sentences are made in wording.h.
+namespace bslate {
+
+enum class Severity { Fault, Caution, Good, Note }; // worst first
+
+/// `fault`, `caution`, `good` or `note`, as scripts read it.
+[[nodiscard]] std::string_view severityName(Severity severity);
+
+/// One number or name that a sentence uses.
+using FactValue = std::variant<Stops, Level, TStop, ExposureIndex, Shutter, Seconds, FrameRate,
+                               Kelvin, Density, School, ZebraTap, int, std::string>;
+struct Fact {
+    std::string_view name; ///< always a literal
+    FactValue value;
+};
+using Facts = std::vector<Fact>;
+
+/// What the edited document looks like: whole values that replace those with the same id.
+struct Edit {
+    std::optional<Setup> setup;
+    std::optional<Scene> scene;
+};
+
+/// The edited copy. Parts whose ids are not in the shoot are ignored.
+[[nodiscard]] Shoot applied(const Shoot& shoot, const Edit& edit);
+
+/// A named edit, verified: evaluating the edited document showed that it cures what it is
+/// offered for.
+struct Remedy {
+    std::string_view id; ///< names the wording
+    Facts facts;
+    Edit edit;
+    Stops highlights; ///< headroom of the brightest patch that matters, afterwards
+    Stops shadows;    ///< the darkest one over the noise, afterwards
+    int worse = 0;    ///< patches that were good before and are lost or noisy afterwards
+};
+
+struct Finding {
+    std::string_view id;
+    Severity severity = Severity::Note;
+    std::string subject; ///< patch id, or empty when it is about the whole setup
+    Facts facts;
+    std::string_view source; ///< published source, or "common practice, no source"
+    std::vector<Remedy> remedies;
+    std::optional<std::string> accepted; ///< the reason, when taken on purpose
+
+    /// `id` or `id:subject`, the key an Acceptance uses.
+    [[nodiscard]] std::string key() const;
+};
+
+inline constexpr std::string_view kCommonPractice = "common practice, no source";
+
+} // namespace bslate

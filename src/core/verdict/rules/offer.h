@@ -1,0 +1,35 @@
+#pragma once
+
+#include "core/verdict/finding.h"
+#include "core/verdict/rules/rules.h"
+
+#include <utility>
+
+namespace bslate::rules {
+
+/// Evaluates the document as `edit` would leave it, without copying the shoot. Nothing when the
+/// edited setup cannot be evaluated.
+[[nodiscard]] std::optional<Evaluation> evaluationAfter(const Case& now, const Edit& edit);
+
+/// Fills in the remedy's predicted effect from its evaluation.
+void describeEffect(const Case& now, const Evaluation& after, Remedy& remedy);
+
+/// Offers a remedy on the finding, if evaluating the edited document satisfies `cured`.
+template<class Cured>
+void offer(const Case& now, Finding& finding, Remedy remedy, Cured cured) {
+    const auto after = evaluationAfter(now, remedy.edit);
+    if (!after || !cured(*after))
+        return;
+    describeEffect(now, *after, remedy);
+    finding.remedies.push_back(std::move(remedy));
+}
+
+/// Candidate edits that change the light on the sensor by about `change` (negative is less):
+/// a filter stack, the iris, in the order ND, iris. Only those that change something.
+[[nodiscard]] std::vector<Remedy> exposureRemedies(const Case& now, Stops change);
+
+/// The same, never letting less than `change` through: the iris on the nearest third stop at or
+/// below, the filters likewise.
+[[nodiscard]] std::vector<Remedy> darkeningRemedies(const Case& now, Stops atLeast);
+
+} // namespace bslate::rules

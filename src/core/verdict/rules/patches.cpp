@@ -1,0 +1,175 @@
+#include "core/verdict/levers.h"
+#include "core/verdict/rules/offer.h"
+#include "core/verdict/rules/rules.h"
+#include "core/verdict/schools.h"
+
+#include <cmath>
+
+namespace bslate::rules {
+namespace {
+
+constexpr std::string_view kPhotonStatistics = "photon statistics of the sensor model";
+constexpr std::string_view kCurveAndSensor = "the profile's curve and the sensor's full well";
+
+Finding about(const PatchPlacement& patch, std::string_view id, Severity severity,
+              std::string_view source) {
+    Finding finding;
+    finding.id = id;
+    finding.severity = severity;
+    finding.subject = patch.id;
+    finding.source = source;
+    finding.facts = {{"patch", patch.name}};
+    return finding;
+}
+
+const PatchPlacement& samePatch(const Evaluation& after, const std::string& id) {
+    for (const auto& patch : after.patches)
+        if (patch.id == id)
+            return patch;
+    return after.patches.front();
+}
+
+// Room between the darkest and brightest patches that matter, and between floor and clip.
+Stops sceneSpan(const Evaluation& at) {
+    return brightest(at)->recorded - darkest(at)->recorded;
+}
+Stops windowSpan(const Evaluation& at) {
+    return at.clip - at.noiseFloor;
+}
+
+// The rating from which, with the payer holding the view, the sensor gets `less` less light.
+std::optional<Remedy> reratingRemedy(const Case& now, Stops less) {
+    const auto& setup = *now.context.setup;
+    const bool wouldPay = setup.payer == Payer::Nd || setup.payer == Payer::Iris;
+    if (now.at.iso == IsoBehaviour::Recorded || !wouldPay)
+        return std::nullopt;
+    auto rating = nearestRating(setup.rating.value() * ratio(less));
+    if (stopsBetween(rating, setup.rating) < less)
+        rating = stepRating(rating, 1);
+    auto turned = turn(*now.context.shoot, setup, TurnRating{rating});
+    if (!turned)
+        return std::nullopt;
+    return Remedy{"rerate", {{"ei", rating}}, std::move(turned->edit), {}, {}, 0};
+}
+
+} // namespace
+
+void patchClipped(const Case& now, Findings& out) {
+    for (const auto& patch : now.at.patches) {
+        if (patch.state != PatchState::Clipped)
+            continue;
+        const bool spare = patch.role == PatchRole::Spare;
+        auto finding = about(patch, "patch-clipped", spare ? Severity::Note : Severity::Fault,
+                             kCurveAndSensor);
+        finding.facts.push_back({"over", -patch.headroom});
+        finding.facts.push_back({"place", patch.recorded});
+        finding.facts.push_back({"clip", now.at.clip});
+        finding.facts.push_back({"ei", now.context.setup->rating});
+        const auto kept = [&](const Evaluation& after) {
+            return samePatch(after, patch.id).headroom >= Stops(0.0);
+        };
+        if (!spare) {
+            for (auto& remedy : darkeningRemedies(now, -patch.headroom))
+                offer(now, finding, std::move(remedy), kept);
+            if (auto remedy = reratingRemedy(now, -patch.headroom))
+                offer(now, finding, std::move(*remedy), kept);
+        }
+        out.push_back(std::move(finding));
+    }
+}
+
+void patchNearClip(const Case& now, Findings& out) {
+    for (const auto& patch : now.at.patches) {
+        if (patch.state != PatchState::NearClip || patch.role == PatchRole::Spare)
+            continue;
+        auto finding = about(patch, "patch-near-clip", Severity::Caution, kCommonPractice);
+        finding.facts.push_back({"room", patch.headroom});
+        for (auto& remedy : darkeningRemedies(now, kNearClip - patch.headroom))
+            offer(now, finding, std::move(remedy), [&](const Evaluation& after) {
+                return samePatch(after, patch.id).headroom >= kNearClip - Stops(1e-6);
+            });
+        out.push_back(std::move(finding));
+    }
+}
+
+void patchInNoise(const Case& now, Findings& out) {
+    for (const auto& patch : now.at.patches) {
+        if (patch.state != PatchState::Noise || patch.role == PatchRole::Spare)
+            continue;
+        auto finding = about(patch, "patch-in-noise", Severity::Caution, kPhotonStatistics);
+        finding.facts.push_back({"under", -patch.aboveNoise});
+        finding.facts.push_back({"floor", now.at.noiseFloor});
+        finding.facts.push_back({"snr", static_cast<int>(now.context.shoot->snrFloor)});
+        // Enough light for the patch, rounded up to the next third stop.
+        const Stops more(std::ceil(-patch.aboveNoise.value() * 3.0) / 3.0);
+        for (auto& remedy : exposureRemedies(now, more))
+            offer(now, finding, std::move(remedy), [&](const Evaluation& after) {
+                return samePatch(after, patch.id).aboveNoise >= Stops(0.0);
+            });
+        out.push_back(std::move(finding));
+    }
+}
+
+void sceneWider(const Case& now, Findings& out) {
+    if (!brightest(now.at) || sceneSpan(now.at) <= windowSpan(now.at))
+        return;
+    const auto* top = brightest(now.at);
+    const auto* bottom = darkest(now.at);
+    Finding finding;
+    finding.id = "scene-wider";
+    finding.severity = Severity::Fault;
+    finding.source = kPhotonStatistics;
+    const Stops excess = sceneSpan(now.at) - windowSpan(now.at);
+    finding.facts = {{"scene", sceneSpan(now.at)},
+                     {"window", windowSpan(now.at)},
+                     {"excess", excess},
+                     {"top", top->name},
+                     {"bottom", bottom->name}};
+
+    // Save the subject: the darkest patch that matters comes out of the noise.
+    const Stops lift(std::ceil(std::max(0.0, -bottom->aboveNoise.value()) * 3.0) / 3.0);
+    for (auto& remedy : exposureRemedies(now, lift)) {
+        remedy.id = "save-subject";
+        offer(now, finding, std::move(remedy), [&](const Evaluation& after) {
+            return darkest(after)->aboveNoise >= Stops(0.0);
+        });
+    }
+    // Save the highlight: the brightest comes under the clip.
+    const Stops drop = std::max(Stops(0.0), -top->headroom);
+    for (auto& remedy : darkeningRemedies(now, drop)) {
+        remedy.id = "save-highlight";
+        offer(now, finding, std::move(remedy), [](const Evaluation& after) {
+            return brightest(after)->headroom >= Stops(0.0);
+        });
+    }
+    // Change the light: everything below mid-grey is filled by what is missing.
+    Edit edit{*now.context.setup, *now.context.scene};
+    const Stops fill = excess + kNearClip;
+    for (std::size_t i = 0; i < edit.scene->patches.size(); ++i)
+        if (now.at.patches[i].recorded < now.at.grey.value_or(Stops(0.0)))
+            edit.scene->patches[i].reading = shifted(edit.scene->patches[i].reading, fill);
+    offer(now, finding, Remedy{"change-light", {{"fill", fill}}, std::move(edit), {}, {}, 0},
+          [](const Evaluation& after) {
+              return brightest(after)->recorded - darkest(after)->recorded <=
+                     after.clip - after.noiseFloor;
+          });
+    out.push_back(std::move(finding));
+}
+
+void sceneFits(const Case& now, Findings& out) {
+    const auto* top = brightest(now.at);
+    const auto* bottom = darkest(now.at);
+    if (!top || top->headroom < kNearClip || bottom->aboveNoise < Stops(0.0))
+        return;
+    Finding finding;
+    finding.id = "scene-fits";
+    finding.severity = Severity::Good;
+    finding.source = kCurveAndSensor;
+    finding.facts = {{"room", top->headroom},
+                     {"top", top->name},
+                     {"above", bottom->aboveNoise},
+                     {"bottom", bottom->name}};
+    out.push_back(std::move(finding));
+}
+
+} // namespace bslate::rules

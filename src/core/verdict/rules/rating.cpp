@@ -1,0 +1,77 @@
+#include "core/verdict/levers.h"
+#include "core/verdict/rules/offer.h"
+#include "core/verdict/rules/rules.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate::rules {
+
+void ratingDiffers(const Case& now, Findings& out) {
+    const double offset = now.at.ratingOffset.value();
+    if (now.at.iso == IsoBehaviour::Recorded || std::abs(offset) < 0.05)
+        return;
+    Finding finding;
+    finding.id = offset < 0 ? "rated-over" : "rated-under";
+    finding.severity = Severity::Note;
+    finding.source = "definition of exposure index; the rating LUT undoes it";
+    finding.facts = {{"by", now.at.ratingOffset},
+                     {"ei", now.context.setup->rating},
+                     {"base", now.at.base},
+                     {"clip", now.at.clip + now.at.ratingOffset},
+                     {"floor", now.at.noiseFloor + now.at.ratingOffset}};
+    out.push_back(std::move(finding));
+}
+
+void isoOutsideProfile(const Case& now, Findings& out) {
+    const auto& profile = *now.context.profile;
+    const auto& setup = *now.context.setup;
+    const bool below = setup.rating < profile.minimum;
+    if (!below && setup.rating <= profile.maximum)
+        return;
+    Finding finding;
+    finding.id = below ? "iso-below-minimum" : "iso-above-maximum";
+    finding.severity = Severity::Fault;
+    finding.source = "the camera's kit entry";
+    const auto limit = below ? profile.minimum : profile.maximum;
+    finding.facts = {{"ei", setup.rating}, {"limit", limit}, {"profile", profile.name}};
+    if (auto turned = turn(*now.context.shoot, setup, TurnRating{limit}))
+        offer(now, finding, Remedy{"set-rating", {{"ei", limit}}, turned->edit, {}, {}, 0},
+              [](const Evaluation&) { return true; });
+    out.push_back(std::move(finding));
+}
+
+void isoOffBase(const Case& now, Findings& out) {
+    const auto& setup = *now.context.setup;
+    if (now.context.base->iso != setup.base) {
+        Finding finding;
+        finding.id = "base-not-offered";
+        finding.severity = Severity::Fault;
+        finding.source = "the camera's kit entry";
+        finding.facts = {{"base", setup.base}, {"used", now.at.base}};
+        Edit edit{setup, std::nullopt};
+        edit.setup->base = now.at.base;
+        offer(now, finding, Remedy{"set-base", {{"ei", now.at.base}}, std::move(edit), {}, {}, 0},
+              [](const Evaluation&) { return true; });
+        out.push_back(std::move(finding));
+    }
+    if (now.at.iso != IsoBehaviour::Recorded || std::abs(now.at.gain.value()) < 0.05)
+        return;
+    const bool above = now.at.gain > Stops(0.0);
+    Finding finding;
+    finding.id = above ? "iso-above-base" : "iso-below-base";
+    finding.severity = Severity::Caution;
+    finding.source = "gain before the curve: full well is unchanged";
+    finding.facts = {{"gain", now.at.gain},
+                     {"ei", setup.rating},
+                     {"base", now.at.base},
+                     {"clip", now.at.clip},
+                     {"floor", now.at.noiseFloor}};
+    if (now.at.base >= now.context.profile->minimum && now.at.base <= now.context.profile->maximum)
+        if (auto turned = turn(*now.context.shoot, setup, TurnRating{now.at.base}))
+            offer(now, finding, Remedy{"set-rating", {{"ei", now.at.base}}, turned->edit, {}, {}, 0},
+                  [](const Evaluation& after) { return std::abs(after.gain.value()) < 0.05; });
+    out.push_back(std::move(finding));
+}
+
+} // namespace bslate::rules

@@ -1,0 +1,143 @@
+#include "core/cadence/shutter.h"
+#include "core/verdict/rules/offer.h"
+#include "core/verdict/rules/rules.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate::rules {
+namespace {
+
+constexpr double kAngleClose = 0.1; // stops; 1/50 at 24 and 1/125 at 60 are within it
+constexpr double kCurveLow = 90.0;  // percent
+
+} // namespace
+
+void shutterAngleOffRule(const Case& now, Findings& out) {
+    const auto& setup = *now.context.setup;
+    const Stops fromHalf = stopsFromHalfFrame(setup.shutter, setup.rate);
+    const Stops fromQuarter = fromHalf + Stops(1.0);
+    Finding finding;
+    finding.source = kCommonPractice;
+    finding.facts = {{"angle", Shutter(now.at.angle)},
+                     {"time", now.at.exposureTime},
+                     {"off", fromHalf},
+                     {"rate", setup.rate}};
+    if (!fitsFrame(setup.shutter, setup.rate)) {
+        finding.id = "shutter-longer-than-frame";
+        finding.severity = Severity::Fault;
+    } else if (std::abs(fromHalf.value()) <= kAngleClose) {
+        finding.id = "shutter-half-frame";
+        finding.severity = Severity::Good;
+    } else if (std::abs(fromQuarter.value()) <= kAngleClose) {
+        finding.id = "shutter-crisp";
+        finding.severity = Severity::Note;
+    } else {
+        finding.id = fromHalf > Stops(0.0) ? "shutter-long" : "shutter-short";
+        finding.severity = Severity::Caution;
+    }
+    if (finding.severity == Severity::Fault || finding.severity == Severity::Caution) {
+        const auto dial =
+            nearestOnDial(now.context.camera->shutter, ShutterAngle(180.0), setup.rate);
+        Edit edit{setup, std::nullopt};
+        edit.setup->shutter = dial;
+        offer(now, finding, Remedy{"set-shutter", {{"shutter", dial}}, std::move(edit), {}, {}, 0},
+              [&](const Evaluation& after) {
+                  const Stops off = stopsBetween(after.angle, ShutterAngle(180.0));
+                  return std::abs(off.value()) < std::abs(fromHalf.value());
+              });
+    }
+    out.push_back(std::move(finding));
+}
+
+void shutterNotOnDial(const Case& now, Findings& out) {
+    const auto& setup = *now.context.setup;
+    const auto dial = nearestOnDial(now.context.camera->shutter, setup.shutter, setup.rate);
+    const Stops off = stopsBetween(exposureTime(dial, setup.rate), now.at.exposureTime);
+    if (std::abs(off.value()) < 0.01)
+        return;
+    Finding finding;
+    finding.id = "shutter-not-on-dial";
+    finding.severity = Severity::Caution;
+    finding.source = "the camera's kit entry";
+    finding.facts = {{"set", setup.shutter},
+                     {"dial", dial},
+                     {"off", off},
+                     {"camera", now.context.camera->name}};
+    Edit edit{setup, std::nullopt};
+    edit.setup->shutter = dial;
+    offer(now, finding, Remedy{"set-shutter", {{"shutter", dial}}, std::move(edit), {}, {}, 0},
+          [](const Evaluation&) { return true; });
+    out.push_back(std::move(finding));
+}
+
+void curveEndsLow(const Case& now, Findings& out) {
+    if (now.at.clipLevel.value() >= kCurveLow)
+        return;
+    Finding finding;
+    finding.id = now.at.curveEndsFirst ? "curve-ends-low" : "sensor-ends-low";
+    finding.severity = Severity::Note;
+    finding.source = now.at.curveEndsFirst ? "the profile's curve" : "the sensor's full well";
+    finding.facts = {{"level", now.at.clipLevel},
+                     {"clip", now.at.clip},
+                     {"profile", now.context.profile->name}};
+    out.push_back(std::move(finding));
+}
+
+void zebraToSet(const Case& now, Findings& out) {
+    for (const auto& zebra : now.at.zebra) {
+        Finding finding;
+        const bool guard = zebra.use == ZebraUse::Guard;
+        finding.id = !zebra.reachable ? "zebra-out-of-reach"
+                     : guard          ? "zebra-guard"
+                                      : "zebra-skin";
+        finding.severity = Severity::Note;
+        finding.subject = guard ? "guard" : "skin";
+        finding.source = "this curve and the camera's zebra steps";
+        finding.facts = {{"level", zebra.set},
+                         {"exact", zebra.exact},
+                         {"margin", zebra.margin},
+                         {"tap", zebra.tap}};
+        out.push_back(std::move(finding));
+    }
+}
+
+void strongNd(const Case& now, Findings& out) {
+    const Density density = densityOf(now.context.ndLoss);
+    if (density < kInfraredDensity - Density(1e-6))
+        return;
+    for (const auto& filter : filtersFor(now.context.shoot->kit, *now.context.camera))
+        if (filter.irCut && std::find(now.context.setup->filters.begin(),
+                                      now.context.setup->filters.end(),
+                                      filter.id) != now.context.setup->filters.end())
+            return;
+    Finding finding;
+    finding.id = "nd-infrared";
+    finding.severity = Severity::Caution;
+    finding.source = kCommonPractice;
+    finding.facts = {{"density", density}};
+    out.push_back(std::move(finding));
+}
+
+void skinCodes(const Case& now, Findings& out) {
+    const auto* face = skin(now.at);
+    if (!face || face->state == PatchState::Clipped)
+        return;
+    const auto& curve = now.context.profile->curve;
+    Finding finding;
+    finding.id = now.at.depth.bits == 8 ? "skin-codes-8" : "skin-codes";
+    finding.severity = Severity::Note;
+    finding.subject = face->id;
+    finding.source = "this curve at the mode's bit depth";
+    const auto codes = [&](int bits) {
+        return static_cast<int>(std::lround(codesInStop(curve, face->recorded, BitDepth{bits})));
+    };
+    finding.facts = {{"bits", now.at.depth.bits},
+                     {"codes", codes(now.at.depth.bits)},
+                     {"eight", codes(8)},
+                     {"ten", codes(10)},
+                     {"patch", face->name}};
+    out.push_back(std::move(finding));
+}
+
+} // namespace bslate::rules

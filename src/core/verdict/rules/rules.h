@@ -1,0 +1,55 @@
+#pragma once
+
+#include "core/verdict/finding.h"
+
+#include <array>
+#include <vector>
+
+/// The judgements, one small function each. A rule looks at one evaluated setup and appends what
+/// it finds; the order of the list does not matter, since judge() sorts.
+namespace bslate::rules {
+
+struct Case {
+    const SetupContext& context;
+    const Evaluation& at;
+};
+
+using Findings = std::vector<Finding>;
+using Rule = void (*)(const Case&, Findings&);
+
+// patches.cpp: what is lost at either end
+void patchClipped(const Case&, Findings&);
+void patchNearClip(const Case&, Findings&);
+void patchInNoise(const Case&, Findings&);
+void sceneWider(const Case&, Findings&);
+void sceneFits(const Case&, Findings&);
+
+// placement.cpp: where the school wants the scene
+void skinOffPlace(const Case&, Findings&);
+void lightToSpareOrShort(const Case&, Findings&);
+void schoolSuggestion(const Case&, Findings&);
+void cardReadsDark(const Case&, Findings&);
+
+// rating.cpp: ISO, base and what post is told
+void ratingDiffers(const Case&, Findings&);
+void isoOutsideProfile(const Case&, Findings&);
+void isoOffBase(const Case&, Findings&);
+
+// recording.cpp: shutter, curve, zebra, filters
+void shutterAngleOffRule(const Case&, Findings&);
+void shutterNotOnDial(const Case&, Findings&);
+void curveEndsLow(const Case&, Findings&);
+void zebraToSet(const Case&, Findings&);
+void strongNd(const Case&, Findings&);
+void skinCodes(const Case&, Findings&);
+
+// safety.cpp: what can hurt someone
+void safety(const Case&, Findings&);
+
+inline constexpr std::array<Rule, 19> kAll = {
+    patchClipped,    patchNearClip, patchInNoise,        sceneWider,       sceneFits,
+    skinOffPlace,    lightToSpareOrShort, schoolSuggestion, cardReadsDark, ratingDiffers,
+    isoOutsideProfile, isoOffBase,  shutterAngleOffRule, shutterNotOnDial, curveEndsLow,
+    zebraToSet,      strongNd,      skinCodes,           safety};
+
+} // namespace bslate::rules

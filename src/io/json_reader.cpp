@@ -1,0 +1,247 @@
+#include "io/json_reader.h"
+
+#include <algorithm>
+
+namespace bslate::io {
+namespace {
+
+constexpr int kDeepest = 64;
+constexpr std::size_t kShown = 40;
+
+std::string shortened(std::string text) {
+    if (text.size() > kShown) {
+        text.resize(kShown);
+        while (!text.empty() && (static_cast<unsigned char>(text.back()) & 0xC0) == 0x80)
+            text.pop_back(); // do not cut a UTF-8 character in half
+        text += "...";
+    }
+    return text;
+}
+
+std::string placeOf(std::string_view text, std::size_t byte) {
+    const auto before = text.substr(0, std::min(byte, text.size()));
+    const auto line = 1 + std::count(before.begin(), before.end(), '\n');
+    const auto start = before.rfind('\n');
+    const auto column = start == std::string_view::npos ? before.size() : before.size() - start - 1;
+    return "line " + std::to_string(line) + ", column " +
+           std::to_string(std::max<std::size_t>(column, 1));
+}
+
+// Byte offset of the first bracket that nests too deep, or npos.
+std::size_t tooDeep(std::string_view text) {
+    int depth = 0;
+    bool inString = false;
+    for (std::size_t i = 0; i < text.size(); ++i) {
+        const char c = text[i];
+        if (inString) {
+            if (c == '\\')
+                ++i;
+            else if (c == '"')
+                inString = false;
+        } else if (c == '"') {
+            inString = true;
+        } else if (c == '{' || c == '[') {
+            if (++depth > kDeepest)
+                return i;
+        } else if (c == '}' || c == ']') {
+            --depth;
+        }
+    }
+    return std::string_view::npos;
+}
+
+std::string typeOf(const Json& node) {
+    return node.is_string() ? shortened(node.get<std::string>()) : std::string(node.type_name());
+}
+
+const Json kEmptyObject = Json::object();
+
+std::string range(double low, double high) {
+    return "a number from " + Json(low).dump() + " to " + Json(high).dump();
+}
+
+} // namespace
+
+void ReadState::fail(ErrorCode code, std::string place, std::string got, std::string expected) {
+    if (!error)
+        error = Error{code, {}, std::move(place), shortened(std::move(got)), std::move(expected)};
+}
+
+Result<Json> parseJson(std::string_view text, const std::string& file) {
+    if (const auto deep = tooDeep(text); deep != std::string_view::npos)
+        return Error{ErrorCode::BrokenJson, file, placeOf(text, deep + 1), {},
+                     "at most 64 levels of nesting"};
+    try {
+        return Json::parse(text);
+    } catch (const nlohmann::json::parse_error& fault) {
+        const bool ended = fault.byte >= text.size();
+        return Error{ErrorCode::BrokenJson, file, placeOf(text, fault.byte), {},
+                     ended ? "the rest of the document (the file seems cut off)"
+                           : "valid UTF-8 JSON from here on"};
+    } catch (const nlohmann::json::exception&) {
+        return Error{ErrorCode::BrokenJson, file, {}, {}, "numbers that fit into a double"};
+    }
+}
+
+ObjectReader::ObjectReader(const Json& node, std::string pointer, ReadState& state)
+    : m_node(node)
+    , m_pointer(std::move(pointer))
+    , m_state(state) {
+    if (!m_node.is_object())
+        m_state.fail(ErrorCode::WrongType, m_pointer.empty() ? "/" : m_pointer, typeOf(m_node),
+                     "an object { ... }");
+}
+
+std::string ObjectReader::pointer(const char* key) const {
+    return m_pointer + "/" + key;
+}
+
+void ObjectReader::fail(ErrorCode code, const char* key, std::string got, std::string expected) {
+    m_state.fail(code, pointer(key), std::move(got), std::move(expected));
+}
+
+const Json* ObjectReader::find(const char* key, bool required) {
+    m_asked.insert(key);
+    if (!m_node.is_object())
+        return nullptr;
+    const auto found = m_node.find(key);
+    if (found != m_node.end())
+        return &*found;
+    if (required)
+        fail(ErrorCode::MissingKey, key, {}, "the key \"" + std::string(key) + "\"");
+    return nullptr;
+}
+
+bool ObjectReader::has(const char* key) {
+    return find(key, false) != nullptr;
+}
+
+std::string ObjectReader::text(const char* key, std::size_t longest) {
+    const Json* node = find(key, true);
+    if (!node)
+        return {};
+    if (!node->is_string()) {
+        fail(ErrorCode::WrongType, key, typeOf(*node), "a text in quotes");
+        return {};
+    }
+    auto value = node->get<std::string>();
+    if (value.size() > longest) {
+        fail(ErrorCode::OutOfRange, key, value,
+             "a text of at most " + std::to_string(longest) + " bytes");
+        return {};
+    }
+    return value;
+}
+
+std::string ObjectReader::textOr(const char* key, std::string otherwise) {
+    return has(key) ? text(key) : std::move(otherwise);
+}
+
+bool ObjectReader::flagOr(const char* key, bool otherwise) {
+    const Json* node = find(key, false);
+    if (!node)
+        return otherwise;
+    if (!node->is_boolean()) {
+        fail(ErrorCode::WrongType, key, typeOf(*node), "true or false");
+        return otherwise;
+    }
+    return node->get<bool>();
+}
+
+double ObjectReader::number(const char* key, double low, double high) {
+    const Json* node = find(key, true);
+    if (!node)
+        return low;
+    if (!node->is_number()) {
+        fail(ErrorCode::WrongType, key, typeOf(*node), range(low, high));
+        return low;
+    }
+    const double value = node->get<double>();
+    if (!(value >= low && value <= high)) {
+        fail(ErrorCode::OutOfRange, key, node->dump(), range(low, high));
+        return low;
+    }
+    return value;
+}
+
+double ObjectReader::numberOr(const char* key, double low, double high, double otherwise) {
+    return has(key) ? number(key, low, high) : otherwise;
+}
+
+int ObjectReader::whole(const char* key, int low, int high) {
+    const double value = number(key, low, high);
+    if (value != std::floor(value))
+        fail(ErrorCode::WrongType, key, Json(value).dump(), "a whole number");
+    return static_cast<int>(value);
+}
+
+int ObjectReader::wholeOr(const char* key, int low, int high, int otherwise) {
+    return has(key) ? whole(key, low, high) : otherwise;
+}
+
+const Json* ObjectReader::array(const char* key) {
+    const Json* node = find(key, false);
+    if (node && !node->is_array()) {
+        fail(ErrorCode::WrongType, key, typeOf(*node), "a list [ ... ]");
+        return nullptr;
+    }
+    return node;
+}
+
+std::vector<std::string> ObjectReader::texts(const char* key) {
+    return list<std::string>(key, [&](const Json& node, const std::string& place) {
+        if (!node.is_string()) {
+            m_state.fail(ErrorCode::WrongType, place, typeOf(node), "a text in quotes");
+            return std::string();
+        }
+        return node.get<std::string>();
+    });
+}
+
+const Json& ObjectReader::child(const char* key) {
+    const Json* node = find(key, true);
+    return node ? *node : kEmptyObject;
+}
+
+ExtraKeys ObjectReader::extra() const {
+    if (!m_node.is_object())
+        return {};
+    Json rest = m_kept;
+    for (const auto& [key, value] : m_node.items())
+        if (!m_asked.contains(key))
+            rest[key] = value;
+    return rest.empty() ? ExtraKeys{} : ExtraKeys{rest.dump()};
+}
+
+void ObjectReader::keep(const char* key, const ExtraKeys& extra) {
+    if (!extra.json.empty())
+        m_kept[key] = Json::parse(extra.json, nullptr, false);
+}
+
+void appendExtra(Json& node, const ExtraKeys& extra) {
+    if (extra.json.empty())
+        return;
+    const Json rest = Json::parse(extra.json, nullptr, false);
+    for (const auto& [key, value] : rest.items()) {
+        if (!node.contains(key))
+            node[key] = value;
+        else if (node[key].is_object() && value.is_object())
+            node[key].update(value);
+    }
+}
+
+void checkFormat(ObjectReader& root, std::string_view format, int version) {
+    const auto got = root.textOr("format", {});
+    if (root.state().error)
+        return;
+    if (got != format) {
+        root.fail(ErrorCode::WrongFormat, "format", got, "\"" + std::string(format) + "\"");
+        return;
+    }
+    const int found = root.whole("version", 1, 1000000);
+    if (!root.state().error && found > version)
+        root.fail(ErrorCode::NewerVersion, "version", std::to_string(found),
+                  "version " + std::to_string(version) + " or older; update Bright Slate");
+}
+
+} // namespace bslate::io

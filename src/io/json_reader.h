@@ -1,0 +1,147 @@
+#pragma once
+
+#include "core/base/result.h"
+#include "core/kit/kit.h"
+
+#include <cmath>
+#include <nlohmann/json.hpp>
+#include <optional>
+#include <set>
+#include <span>
+#include <string>
+#include <utility>
+
+/// Reading one of our documents out of JSON. The first fault wins and names its JSON pointer;
+/// later getters return their default, so a reader is written straight down and checked once.
+/// Private to io: no public header includes it.
+namespace bslate::io {
+
+using Json = nlohmann::ordered_json;
+
+/// Where a reading stands: the first fault, if any.
+struct ReadState {
+    std::optional<Error> error;
+    void fail(ErrorCode code, std::string place, std::string got, std::string expected);
+};
+
+/// A name in a file and the value it stands for.
+template<class E>
+struct NamedValue {
+    std::string_view name;
+    E value;
+};
+
+/// Parses text after checking its depth (64 levels) and encoding. Faults give line and column.
+[[nodiscard]] Result<Json> parseJson(std::string_view text, const std::string& file);
+
+/// One JSON object being read. Remembers which keys were asked for, so that the others can be
+/// kept for saving.
+class ObjectReader {
+public:
+    ObjectReader(const Json& node, std::string pointer, ReadState& state);
+
+    [[nodiscard]] bool has(const char* key);
+    [[nodiscard]] std::string text(const char* key, std::size_t longest = 4000);
+    [[nodiscard]] std::string textOr(const char* key, std::string otherwise);
+    [[nodiscard]] bool flagOr(const char* key, bool otherwise);
+    [[nodiscard]] double number(const char* key, double low, double high);
+    [[nodiscard]] double numberOr(const char* key, double low, double high, double otherwise);
+    [[nodiscard]] int whole(const char* key, int low, int high);
+    [[nodiscard]] int wholeOr(const char* key, int low, int high, int otherwise);
+
+    /// A quantity written as text, read by its own parser.
+    template<class Q>
+    [[nodiscard]] Q quantity(const char* key, Result<Q> (*parse)(std::string_view)) {
+        const std::string spelled = text(key);
+        return parsed(spelled, pointer(key), parse);
+    }
+    template<class Q>
+    [[nodiscard]] Q quantityOr(const char* key, Result<Q> (*parse)(std::string_view), Q otherwise) {
+        return has(key) ? quantity(key, parse) : otherwise;
+    }
+
+    template<class E>
+    [[nodiscard]] E oneOf(const char* key, std::span<const NamedValue<E>> names) {
+        const std::string got = text(key);
+        std::string expected;
+        for (const auto& entry : names) {
+            if (entry.name == got)
+                return entry.value;
+            expected += (expected.empty() ? "" : ", ") + std::string(entry.name);
+        }
+        fail(ErrorCode::WrongType, key, got, "one of " + expected);
+        return names.front().value;
+    }
+
+    /// Reads every element of a list with `read(element, pointer)`; missing lists are empty.
+    template<class T, class Read>
+    [[nodiscard]] std::vector<T> list(const char* key, Read read) {
+        std::vector<T> items;
+        const Json* node = array(key);
+        if (!node)
+            return items;
+        items.reserve(node->size());
+        for (std::size_t i = 0; i < node->size() && !m_state.error; ++i)
+            items.push_back(read((*node)[i], pointer(key) + "/" + std::to_string(i)));
+        return items;
+    }
+    [[nodiscard]] std::vector<std::string> texts(const char* key);
+    template<class Q>
+    [[nodiscard]] std::vector<Q> quantities(const char* key, Result<Q> (*parse)(std::string_view)) {
+        std::vector<Q> items;
+        const auto spelled = texts(key);
+        for (std::size_t i = 0; i < spelled.size(); ++i)
+            items.push_back(parsed(spelled[i], pointer(key) + "/" + std::to_string(i), parse));
+        return items;
+    }
+
+    /// The child object, or an empty one after a fault.
+    [[nodiscard]] const Json& child(const char* key);
+    [[nodiscard]] std::string pointer(const char* key) const;
+
+    /// Keys nobody asked for, with those kept from children.
+    [[nodiscard]] ExtraKeys extra() const;
+    /// Keeps the unknown keys of a child object whose value has no room for them.
+    void keep(const char* key, const ExtraKeys& extra);
+    [[nodiscard]] ReadState& state() { return m_state; }
+    void fail(ErrorCode code, const char* key, std::string got, std::string expected);
+
+private:
+    const Json* find(const char* key, bool required);
+    const Json* array(const char* key);
+
+    template<class Q>
+    Q parsed(const std::string& spelled, const std::string& place,
+             Result<Q> (*parse)(std::string_view)) {
+        if (m_state.error)
+            return Q{};
+        const auto value = parse(spelled);
+        if (value)
+            return *value;
+        m_state.fail(value.error().code, place, spelled, value.error().expected);
+        return Q{};
+    }
+
+    const Json& m_node;
+    std::string m_pointer;
+    ReadState& m_state;
+    std::set<std::string, std::less<>> m_asked;
+    Json m_kept = Json::object();
+};
+
+/// Puts kept keys back after the known ones, in child objects too.
+void appendExtra(Json& node, const ExtraKeys& extra);
+
+/// The name of a value in its table; the table is complete.
+template<class E>
+[[nodiscard]] std::string nameIn(std::span<const NamedValue<E>> names, E value) {
+    for (const auto& entry : names)
+        if (entry.value == value)
+            return std::string(entry.name);
+    return {};
+}
+
+/// Checks "format" and "version" of a document's root.
+void checkFormat(ObjectReader& root, std::string_view format, int version);
+
+} // namespace bslate::io
