@@ -41,8 +41,8 @@ const char* valueOf(int argc, char** argv, const char* option) {
 bool preparePlatform(int argc, char** argv) {
     if (const char* scale = valueOf(argc, argv, "--scale"))
         qputenv("QT_SCALE_FACTOR", scale);
-    const bool display = std::getenv("DISPLAY") || std::getenv("WAYLAND_DISPLAY") ||
-                         std::getenv("QT_QPA_PLATFORM");
+    const bool display =
+        std::getenv("DISPLAY") || std::getenv("WAYLAND_DISPLAY") || std::getenv("QT_QPA_PLATFORM");
     if (has(argc, argv, "--shot")) {
         qputenv("QT_QPA_PLATFORM", "offscreen");
         return true;
@@ -125,9 +125,9 @@ int main(int argc, char** argv) {
     const bool shot = parser.isSet("shot");
     QTemporaryDir throwaway;
     const QString settingsFile =
-        shot ? throwaway.filePath("settings.ini")
-             : QStandardPaths::writableLocation(QStandardPaths::AppConfigLocation) +
-                   "/settings.ini";
+        shot
+            ? throwaway.filePath("settings.ini")
+            : QStandardPaths::writableLocation(QStandardPaths::AppConfigLocation) + "/settings.ini";
     QSettings settings(settingsFile, QSettings::IniFormat);
     const QString scratch =
         shot ? throwaway.path() : QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);

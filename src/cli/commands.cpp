@@ -98,7 +98,8 @@ struct StopsRange {
 
 Result<StopsRange> stopsRange(const std::string& text) {
     const auto bad = [&] {
-        return usage("--stops", text, "FROM:TO:STEP in stops, such as -8:6:0.5, at most 100000 points");
+        return usage("--stops", text,
+                     "FROM:TO:STEP in stops, such as -8:6:0.5, at most 100000 points");
     };
     const auto first = text.find(':');
     const auto second = first == std::string::npos ? first : text.find(':', first + 1);
@@ -156,11 +157,11 @@ Result<int> curve(const CurveOptions& options, std::ostream& out) {
                           {"level_percent", levelOf(signal, curve->range, depth).value()},
                           {"code", recordedCode(signal, curve->range, depth)}});
     }
-    const Json result = {{"points", points},
-                         {"clip_stops", endStops(*curve, depth).value()},
-                         {"clip_level_percent",
-                          levelOf(endSignal(*curve, depth), curve->range, depth).value()},
-                         {"bits", options.bits}};
+    const Json result = {
+        {"points", points},
+        {"clip_stops", endStops(*curve, depth).value()},
+        {"clip_level_percent", levelOf(endSignal(*curve, depth), curve->range, depth).value()},
+        {"bits", options.bits}};
     if (options.json) {
         out << result.dump(2) << "\n";
         return 0;
@@ -272,7 +273,8 @@ Result<int> expose(const ExposeOptions& options, std::ostream& out) {
     Shoot shoot;
     shoot.kit = *std::move(kit);
     if (!(options.snr > 0 && options.snr <= 100))
-        return usage("--snr", std::to_string(options.snr), "a signal-to-noise ratio above 0 to 100");
+        return usage("--snr", std::to_string(options.snr),
+                     "a signal-to-noise ratio above 0 to 100");
     if (!(options.meterK >= 5 && options.meterK <= 30))
         return usage("--meter-k", std::to_string(options.meterK), "a constant from 5 to 30");
     shoot.snrFloor = options.snr;

@@ -19,7 +19,7 @@ struct CheckOptions {
 [[nodiscard]] Result<int> check(const CheckOptions& options, std::ostream& out);
 
 struct CurveOptions {
-    std::string curve; ///< acescct, bt709, hlg or a kit file
+    std::string curve;   ///< acescct, bt709, hlg or a kit file
     std::string profile; ///< which one of the kit file
     std::string stops;   ///< FROM:TO:STEP
     int bits = 10;

@@ -8,8 +8,8 @@ namespace bslate::io {
 
 /// What a `.cube` file says about itself in its title and comments.
 struct CubeNote {
-    std::string title;                  ///< quotes and line breaks are dropped
-    std::vector<std::string> comments;  ///< one line each
+    std::string title;                 ///< quotes and line breaks are dropped
+    std::vector<std::string> comments; ///< one line each
 };
 
 /// A 1D `.cube` text of the neutral transform, `size` lines over 0..1.

@@ -17,13 +17,17 @@ Error unreadable(const fs::path& path, const std::string& why) {
 }
 
 Error unwritable(const fs::path& path, const std::string& why) {
-    return {ErrorCode::FileUnwritable, path.string(), {}, {},
+    return {ErrorCode::FileUnwritable,
+            path.string(),
+            {},
+            {},
             "a place that can be written (" + why + ")"};
 }
 
 class Descriptor {
 public:
-    explicit Descriptor(int fd) : m_fd(fd) {}
+    explicit Descriptor(int fd)
+        : m_fd(fd) {}
     ~Descriptor() {
         if (m_fd >= 0)
             ::close(m_fd);
@@ -71,7 +75,9 @@ Result<std::string> readFile(const fs::path& path, std::uintmax_t largest) {
     if (!S_ISREG(info.st_mode))
         return unreadable(path, "this is not a regular file");
     if (static_cast<std::uintmax_t>(info.st_size) > largest)
-        return Error{ErrorCode::FileTooLarge, path.string(), {},
+        return Error{ErrorCode::FileTooLarge,
+                     path.string(),
+                     {},
                      std::to_string(info.st_size / 1000000) + " MB",
                      "at most " + std::to_string(largest / 1000000) + " MB"};
     std::string bytes(static_cast<std::size_t>(info.st_size), '\0');

@@ -69,13 +69,19 @@ void ReadState::fail(ErrorCode code, std::string place, std::string got, std::st
 
 Result<Json> parseJson(std::string_view text, const std::string& file) {
     if (const auto deep = tooDeep(text); deep != std::string_view::npos)
-        return Error{ErrorCode::BrokenJson, file, placeOf(text, deep + 1), {},
+        return Error{ErrorCode::BrokenJson,
+                     file,
+                     placeOf(text, deep + 1),
+                     {},
                      "at most 64 levels of nesting"};
     try {
         return Json::parse(text);
     } catch (const nlohmann::json::parse_error& fault) {
         const bool ended = fault.byte >= text.size();
-        return Error{ErrorCode::BrokenJson, file, placeOf(text, fault.byte), {},
+        return Error{ErrorCode::BrokenJson,
+                     file,
+                     placeOf(text, fault.byte),
+                     {},
                      ended ? "the rest of the document (the file seems cut off)"
                            : "valid UTF-8 JSON from here on"};
     } catch (const nlohmann::json::exception&) {

@@ -19,10 +19,10 @@ constexpr std::array kTapNames = {NamedValue<ZebraTap>{"recorded", ZebraTap::Rec
                                   NamedValue<ZebraTap>{"viewing-lut", ZebraTap::ViewingLut}};
 
 enum class Family { CameraLog, Bt709, Hlg, SoftHighlight };
-constexpr std::array kFamilyNames = {
-    NamedValue<Family>{"camera-log", Family::CameraLog}, NamedValue<Family>{"bt709", Family::Bt709},
-    NamedValue<Family>{"hlg", Family::Hlg},
-    NamedValue<Family>{"soft-highlight", Family::SoftHighlight}};
+constexpr std::array kFamilyNames = {NamedValue<Family>{"camera-log", Family::CameraLog},
+                                     NamedValue<Family>{"bt709", Family::Bt709},
+                                     NamedValue<Family>{"hlg", Family::Hlg},
+                                     NamedValue<Family>{"soft-highlight", Family::SoftHighlight}};
 
 constexpr std::string_view kThirdStops = "third-stops";
 
@@ -63,9 +63,9 @@ Curve curveFrom(ObjectReader& profile) {
         curve.family = Hlg{};
         break;
     case Family::SoftHighlight:
-        curve.family = SoftHighlight{node.number("knee_point", 0.5, 1.09),
-                                     node.number("knee_slope", 0.01, 1),
-                                     node.number("black_gamma", -0.5, 0.5)};
+        curve.family =
+            SoftHighlight{node.number("knee_point", 0.5, 1.09), node.number("knee_slope", 0.01, 1),
+                          node.number("black_gamma", -0.5, 0.5)};
         break;
     }
     curve.range = node.oneOf("range", table(kRangeNames));
@@ -248,9 +248,9 @@ Camera cameraFrom(const Json& json, const std::string& place, ReadState& state) 
         return baseFrom(item, at, state);
     });
     camera.profiles = node.texts("profiles");
-    camera.modes = node.list<RecordingMode>(
-        "modes",
-        [&](const Json& item, const std::string& at) { return modeFrom(item, at, state); });
+    camera.modes = node.list<RecordingMode>("modes", [&](const Json& item, const std::string& at) {
+        return modeFrom(item, at, state);
+    });
     camera.shutter = shutterFrom(node);
     camera.zebra = zebraFrom(node);
     camera.whiteStepKelvin = node.numberOr("white_step_k", 1, 1000, 100);
@@ -338,8 +338,11 @@ Json profileJson(const Profile& profile) {
 
 Lens lensFrom(const Json& json, const std::string& place, ReadState& state) {
     ObjectReader node(json, place, state);
-    Lens lens{node.text("id"), node.text("name"), node.quantity("widest", parseTStop),
-              node.quantity("narrowest", parseTStop), {}};
+    Lens lens{node.text("id"),
+              node.text("name"),
+              node.quantity("widest", parseTStop),
+              node.quantity("narrowest", parseTStop),
+              {}};
     lens.extra = node.extra();
     if (!state.error && lens.narrowest < lens.widest)
         node.fail(ErrorCode::OutOfRange, "narrowest", {}, "no wider than widest");

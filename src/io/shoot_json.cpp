@@ -19,11 +19,10 @@ constexpr std::array kRoleNames = {NamedValue<PatchRole>{"grey", PatchRole::Grey
                                    NamedValue<PatchRole>{"shadow", PatchRole::Shadow},
                                    NamedValue<PatchRole>{"white", PatchRole::White},
                                    NamedValue<PatchRole>{"spare", PatchRole::Spare}};
-constexpr std::array kSchoolNames = {NamedValue<School>{"nominal", School::Nominal},
-                                     NamedValue<School>{"rated", School::Rated},
-                                     NamedValue<School>{"to-the-right", School::ToTheRight},
-                                     NamedValue<School>{"guard", School::Guard},
-                                     NamedValue<School>{"raw", School::Raw}};
+constexpr std::array kSchoolNames = {
+    NamedValue<School>{"nominal", School::Nominal}, NamedValue<School>{"rated", School::Rated},
+    NamedValue<School>{"to-the-right", School::ToTheRight},
+    NamedValue<School>{"guard", School::Guard}, NamedValue<School>{"raw", School::Raw}};
 constexpr std::array kPayerNames = {
     NamedValue<Payer>{"nd", Payer::Nd}, NamedValue<Payer>{"iris", Payer::Iris},
     NamedValue<Payer>{"light", Payer::Light}, NamedValue<Payer>{"rating", Payer::Rating},
@@ -106,9 +105,12 @@ Json sceneJson(const Scene& scene) {
     Json patches = Json::array();
     for (const auto& patch : scene.patches)
         patches.push_back(patchJson(patch));
-    Json node = {{"id", scene.id},     {"name", scene.name},
-                 {"day", scene.day},   {"note", scene.note},
-                 {"hazards", hazardsJson(scene.hazards)}, {"patches", patches}};
+    Json node = {{"id", scene.id},
+                 {"name", scene.name},
+                 {"day", scene.day},
+                 {"note", scene.note},
+                 {"hazards", hazardsJson(scene.hazards)},
+                 {"patches", patches}};
     appendExtra(node, scene.extra);
     return node;
 }
@@ -247,15 +249,18 @@ Result<Shoot> readShoot(std::string_view text, const std::string& file,
 
 Result<Shoot> loadShoot(const std::filesystem::path& path) {
     const auto text = readFile(path);
-    return text ? readShoot(*text, path.string(), path.parent_path())
-                : Result<Shoot>(text.error());
+    return text ? readShoot(*text, path.string(), path.parent_path()) : Result<Shoot>(text.error());
 }
 
 std::string writeShoot(const Shoot& shoot) {
-    Json node = {{"format", "bright-slate-shoot"}, {"version", kShootVersion},
-                 {"title", shoot.title},           {"note", shoot.note},
-                 {"days", shoot.days},             {"snr_floor", shoot.snrFloor},
-                 {"meter_k", shoot.meter.k},       {"meter_c", shoot.meter.c}};
+    Json node = {{"format", "bright-slate-shoot"},
+                 {"version", kShootVersion},
+                 {"title", shoot.title},
+                 {"note", shoot.note},
+                 {"days", shoot.days},
+                 {"snr_floor", shoot.snrFloor},
+                 {"meter_k", shoot.meter.k},
+                 {"meter_c", shoot.meter.c}};
     node["kit"] = shoot.kitFile ? Json(*shoot.kitFile) : toJson(shoot.kit);
     node["scenes"] = Json::array();
     for (const auto& scene : shoot.scenes)

@@ -82,8 +82,8 @@ Outcome FileKeeper::open(const QString& path) {
 
 Outcome FileKeeper::save(const QString& path) {
     const QString target = QFileInfo(path).absoluteFilePath();
-    const bool moves = QFileInfo(target).absolutePath() !=
-                       QFileInfo(m_document.path()).absolutePath();
+    const bool moves =
+        QFileInfo(target).absolutePath() != QFileInfo(m_document.path()).absolutePath();
     Shoot shoot = m_document.shoot();
     if (moves)
         shoot.kitFile.reset(); // a relative reference would break: embed the kit

@@ -69,8 +69,7 @@ void ShootDocument::markSaved(const QString& path) {
 void ShootDocument::edit(const QString& name, Shoot after, int drag) {
     if (after == *m_value)
         return;
-    m_undo.push(
-        new ShootEdit(*this, name, std::make_shared<const Shoot>(std::move(after)), drag));
+    m_undo.push(new ShootEdit(*this, name, std::make_shared<const Shoot>(std::move(after)), drag));
 }
 
 void ShootDocument::setValue(Value value) {

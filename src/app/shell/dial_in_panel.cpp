@@ -35,9 +35,9 @@ void DialInPanel::refresh() {
     m_card = setup ? dialIn(m_document.shoot(), *setup) : DialInCard{};
     QStringList spoken;
     for (const auto& row : m_card.rows)
-        spoken << QStringLiteral("%1 %2%3")
-                      .arg(toQt(nameOf(row.field, translator())), toQt(row.value),
-                           row.changed ? tr(", changed") : QString());
+        spoken << QStringLiteral("%1 %2%3").arg(toQt(nameOf(row.field, translator())),
+                                                toQt(row.value),
+                                                row.changed ? tr(", changed") : QString());
     describe(*this, QAccessible::List, tr("Dial in"), spoken.join(QStringLiteral("; ")));
     update();
 }

@@ -33,12 +33,9 @@ FindingRow::FindingRow(const Style& style, QWidget* parent)
     grid->addWidget(m_reason, 1, 0, 1, 2);
     for (int i = 0; i < kMostRemedies; ++i) {
         m_buttons[i] = new QPushButton;
-        m_effects[i] = new QLabel;
-        m_effects[i]->setFont(Style::font(TextRole::Secondary));
-        m_effects[i]->setForegroundRole(QPalette::PlaceholderText);
-        m_effects[i]->setWordWrap(true);
-        grid->addWidget(m_buttons[i], 2 + i, 0);
-        grid->addWidget(m_effects[i], 2 + i, 1);
+        m_buttons[i]->setStyleSheet(QStringLiteral("text-align:left"));
+        m_buttons[i]->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
+        grid->addWidget(m_buttons[i], 2 + i, 0, 1, 2);
         connect(m_buttons[i], &QPushButton::clicked, this, [this, i] {
             // Applying rebuilds the verdict and with it this row: keep what is needed.
             const auto remedy = m_finding.remedies[static_cast<std::size_t>(i)];
@@ -78,8 +75,8 @@ void FindingRow::show(const Finding& finding) {
         reason += QStringLiteral("\n") + tr("Accepted: %1").arg(toQt(*finding.accepted));
     m_reason->setText(reason);
     setToolTip(tr("Source: %1").arg(toQt(finding.source)));
-    setAccessibleName(QStringLiteral("%1: %2").arg(toQt(severityName(finding.severity)),
-                                                   m_title->text()));
+    setAccessibleName(
+        QStringLiteral("%1: %2").arg(toQt(severityName(finding.severity)), m_title->text()));
     setAccessibleDescription(reason);
     showRemedies();
     const bool acceptable =
@@ -97,13 +94,13 @@ void FindingRow::showRemedies() {
         const auto index = static_cast<std::size_t>(i);
         const bool there = index < m_finding.remedies.size() && !m_finding.accepted;
         m_buttons[i]->setVisible(there);
-        m_effects[i]->setVisible(there);
         if (!there)
             continue;
         const auto& remedy = m_finding.remedies[index];
-        m_buttons[i]->setText(toQt(titleOf(remedy, say)));
-        m_effects[i]->setText(toQt(effectOf(remedy, say)));
-        m_buttons[i]->setAccessibleDescription(m_effects[i]->text());
+        const QString effect = toQt(effectOf(remedy, say));
+        m_buttons[i]->setText(toQt(titleOf(remedy, say)) + QLatin1Char('\n') + effect);
+        m_buttons[i]->setAccessibleName(toQt(titleOf(remedy, say)));
+        m_buttons[i]->setAccessibleDescription(effect);
     }
 }
 

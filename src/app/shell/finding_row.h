@@ -39,7 +39,6 @@ private:
     QLabel* m_title;
     QLabel* m_reason;
     QPushButton* m_buttons[kMostRemedies];
-    QLabel* m_effects[kMostRemedies];
     QPushButton* m_letGo;
     QLineEdit* m_why;
 };

@@ -68,8 +68,8 @@ void MainWindow::assemble() {
     side->setSpacing(8);
     side->addWidget(m_verdict, 1);
     side->addWidget(m_dialIn);
-    m_verdict->setFixedWidth(316);
-    m_dialIn->setFixedWidth(316);
+    m_verdict->setFixedWidth(328);
+    m_dialIn->setFixedWidth(328);
 
     auto* middle = new QHBoxLayout;
     middle->setSpacing(8);

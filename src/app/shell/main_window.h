@@ -47,7 +47,7 @@ public:
     void openPath(const QString& path);
     void offerRecovery(const QString& path);
     bool saveTo(const QString& path);
-    bool save();   ///< asks for a path when there is none; false when cancelled or failed
+    bool save(); ///< asks for a path when there is none; false when cancelled or failed
     bool saveAs();
     void askOpen();
     void askKit();

@@ -85,8 +85,8 @@ void editMenu(MainWindow& w) {
     auto* undo = w.document().undoStack().createUndoAction(&w, tr("&Undo"));
     undo->setShortcut(QKeySequence::Undo);
     auto* redo = w.document().undoStack().createRedoAction(&w, tr("&Redo"));
-    redo->setShortcuts({QKeySequence(QStringLiteral("Ctrl+Shift+Z")),
-                        QKeySequence(QStringLiteral("Ctrl+Y"))});
+    redo->setShortcuts(
+        {QKeySequence(QStringLiteral("Ctrl+Shift+Z")), QKeySequence(QStringLiteral("Ctrl+Y"))});
     menu->addAction(undo);
     menu->addAction(redo);
     menu->addSeparator();

@@ -18,10 +18,12 @@ constexpr int kSlate = 186;
 constexpr int kGap = 8;
 constexpr int kNumber = 36;
 
-QString settings(const Setup& setup) {
-    return QStringLiteral("%1 \u00b7 %2 \u00b7 EI %3")
+QString settings(const Shoot& shoot, const Setup& setup) {
+    const auto* profile = findProfile(shoot.kit, setup.profile);
+    const bool recorded = profile && profile->iso == IsoBehaviour::Recorded;
+    return QStringLiteral("%1 \u00b7 %2 \u00b7 %3 %4")
         .arg(toQt(print(setup.rate)), toQt(print(setup.shutter)).remove(QStringLiteral(" s")),
-             toQt(print(setup.rating)));
+             recorded ? QStringLiteral("ISO") : QStringLiteral("EI"), toQt(print(setup.rating)));
 }
 
 } // namespace
@@ -103,8 +105,7 @@ void SetupRail::paintEvent(QPaintEvent*) {
     }
 }
 
-void SetupRail::drawSlate(QPainter& painter, const QRectF& box, const Setup& setup,
-                          bool selected) {
+void SetupRail::drawSlate(QPainter& painter, const QRectF& box, const Setup& setup, bool selected) {
     const auto& t = m_style.colours();
     drawBlock(painter, box, selected ? t.raised : t.panel, t.marigold,
               selected && hasFocus() ? 2.0 : 0.0);
@@ -124,7 +125,7 @@ void SetupRail::drawSlate(QPainter& painter, const QRectF& box, const Setup& set
     painter.setPen(t.muted);
     painter.drawText(QRectF(x, box.top() + 28, box.right() - x - 4, 18),
                      Qt::AlignLeft | Qt::AlignVCenter,
-                     elided(settings(setup), Style::font(TextRole::Secondary),
+                     elided(settings(m_document.shoot(), setup), Style::font(TextRole::Secondary),
                             box.right() - x - 4));
     drawSeverity(painter, QRectF(box.right() - 22, box.top() + 8, 14, 14),
                  m_document.verdict(setup).worst(), false, t);
@@ -140,8 +141,8 @@ void SetupRail::mousePressEvent(QMouseEvent* event) {
 }
 
 void SetupRail::wheelEvent(QWheelEvent* event) {
-    const int delta = event->angleDelta().y() != 0 ? event->angleDelta().y()
-                                                   : event->angleDelta().x();
+    const int delta =
+        event->angleDelta().y() != 0 ? event->angleDelta().y() : event->angleDelta().x();
     setOffset(m_offset - delta);
 }
 

@@ -91,9 +91,8 @@ void SetupSheet::fillCameraChoices() {
     if (!camera)
         return;
     for (const auto& profile : m_shoot.kit.profiles)
-        if (camera->profiles.empty() ||
-            std::find(camera->profiles.begin(), camera->profiles.end(), profile.id) !=
-                camera->profiles.end())
+        if (camera->profiles.empty() || std::find(camera->profiles.begin(), camera->profiles.end(),
+                                                  profile.id) != camera->profiles.end())
             m_profile->addItem(toQt(profile.name), toQt(profile.id));
     fill(*m_mode, camera->modes);
 }
@@ -122,8 +121,8 @@ void SetupSheet::accept() {
     if (context) {
         if (context->base->iso != after.base) { // another camera or profile: start at its base
             after.base = context->base->iso;
-            after.rating = std::clamp(after.base, context->profile->minimum,
-                                      context->profile->maximum);
+            after.rating =
+                std::clamp(after.base, context->profile->minimum, context->profile->maximum);
         }
         if (*rate != after.rate) {
             const auto turned = turn(m_shoot, after, TurnRate{*rate});

@@ -19,7 +19,7 @@ constexpr int kSettleMs = 25;
 QString counted(int count, const QString& one, const QString& many) {
     return QStringLiteral("%1 %2").arg(count).arg(count == 1 ? one : many);
 }
-}
+} // namespace
 
 VerdictPanel::VerdictPanel(Actions& actions, const Style& style, QWidget* parent)
     : QWidget(parent)
@@ -91,11 +91,11 @@ void VerdictPanel::refresh() {
         for (const auto& finding : verdict->findings)
             if (!finding.id.starts_with("safety-")) // shown over the picture, at the point of use
                 row(used++)->show(finding);
-        m_counts->setText(tr("%1 \u00b7 %2 \u00b7 %3 good")
-                              .arg(counted(verdict->count(Severity::Fault), tr("fault"), tr("faults")),
-                                   counted(verdict->count(Severity::Caution), tr("caution"),
-                                           tr("cautions")))
-                              .arg(verdict->count(Severity::Good)));
+        m_counts->setText(
+            tr("%1 \u00b7 %2 \u00b7 %3 good")
+                .arg(counted(verdict->count(Severity::Fault), tr("fault"), tr("faults")),
+                     counted(verdict->count(Severity::Caution), tr("caution"), tr("cautions")))
+                .arg(verdict->count(Severity::Good)));
     } else {
         m_counts->setText(tr("nothing to judge"));
     }

@@ -67,9 +67,9 @@ bool MainWindow::saveAs() {
 void MainWindow::askOpen() {
     if (!mayLeave())
         return;
-    const QString path = QFileDialog::getOpenFileName(
-        this, tr("Open a shoot"), QFileInfo(m_document.path()).absolutePath(),
-        tr("Shoots (*.bslate);;All files (*)"));
+    const QString path = QFileDialog::getOpenFileName(this, tr("Open a shoot"),
+                                                      QFileInfo(m_document.path()).absolutePath(),
+                                                      tr("Shoots (*.bslate);;All files (*)"));
     if (!path.isEmpty())
         openPath(path);
 }

@@ -28,9 +28,9 @@ void drawSeverity(QPainter& painter, const QRectF& box, Severity severity, bool 
     case Severity::Caution: {
         painter.setPen(pen(t.marigold));
         painter.setBrush(Qt::NoBrush);
-        const QPolygonF triangle{
-            {box.center().x(), box.top() + 1}, {box.right() - 0.5, box.bottom() - 1},
-            {box.left() + 0.5, box.bottom() - 1}};
+        const QPolygonF triangle{{box.center().x(), box.top() + 1},
+                                 {box.right() - 0.5, box.bottom() - 1},
+                                 {box.left() + 0.5, box.bottom() - 1}};
         painter.drawPolygon(triangle);
         if (!accepted) {
             painter.drawLine(QPointF(box.center().x(), box.top() + w * 0.38),

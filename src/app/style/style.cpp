@@ -3,12 +3,38 @@
 #include <QApplication>
 #include <QCoreApplication>
 #include <QDir>
+#include <QFile>
 #include <QFontDatabase>
 #include <QPalette>
 #include <QResource>
 #include <QStyleFactory>
 
 namespace bslate::app {
+namespace {
+
+// B612 Mono also calls its typographic family "B612", so asking for "B612" may give the mono
+// face. The proportional face is loaded under a name of our own, of the same length.
+const QString kSans = QStringLiteral("Bsl1");
+
+bool loadFont(const char* file, bool renamed) {
+    QFile font(QStringLiteral(":/fonts/%1.otf").arg(QString::fromLatin1(file)));
+    if (!font.open(QIODevice::ReadOnly))
+        return false;
+    QByteArray bytes = font.readAll();
+    if (renamed) {
+        const auto utf16 = [](const char* name) {
+            QByteArray wide;
+            for (; *name; ++name)
+                wide.append('\0').append(*name);
+            return wide;
+        };
+        bytes.replace(utf16("B612"), utf16("Bsl1"));
+        bytes.replace("B612", "Bsl1");
+    }
+    return QFontDatabase::addApplicationFontFromData(bytes) >= 0;
+}
+
+} // namespace
 
 Style::Style(QObject* parent)
     : QObject(parent) {}
@@ -23,10 +49,10 @@ bool Style::loadFonts() {
         return false;
     }();
     bool loaded = registered;
-    for (const char* file : {"B612-Regular", "B612-Bold", "B612Mono-Regular", "B612Mono-Bold"})
-        loaded = QFontDatabase::addApplicationFont(QStringLiteral(":/fonts/%1.otf")
-                                                       .arg(QString::fromLatin1(file))) >= 0 &&
-                 loaded;
+    for (const char* file : {"B612-Regular", "B612-Bold"})
+        loaded = loadFont(file, true) && loaded;
+    for (const char* file : {"B612Mono-Regular", "B612Mono-Bold"})
+        loaded = loadFont(file, false) && loaded;
     return loaded;
 }
 
@@ -41,7 +67,7 @@ void Style::setTheme(Theme theme) {
 
 QFont Style::font(TextRole role) {
     const bool mono = role == TextRole::Value || role == TextRole::BigValue;
-    QFont font(mono ? QStringLiteral("B612 Mono") : QStringLiteral("B612"));
+    QFont font(mono ? QStringLiteral("B612 Mono") : kSans);
     font.setHintingPreference(QFont::PreferNoHinting);
     switch (role) {
     case TextRole::Secondary:

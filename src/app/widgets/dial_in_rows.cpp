@@ -7,7 +7,7 @@
 namespace bslate::app {
 
 namespace {
-constexpr double kLabelWidth = 92;
+constexpr double kLabelWidth = 98;
 }
 
 double drawDialInRows(QPainter& painter, const QRectF& area, const DialInCard& card,
@@ -22,8 +22,7 @@ double drawDialInRows(QPainter& painter, const QRectF& area, const DialInCard& c
         painter.setFont(label);
         painter.setPen(t.muted);
         painter.drawText(QRectF(area.left(), y, kLabelWidth, rowHeight),
-                         Qt::AlignLeft | Qt::AlignVCenter,
-                         toQt(nameOf(row.field, translator())));
+                         Qt::AlignLeft | Qt::AlignVCenter, toQt(nameOf(row.field, translator())));
         auto value = Style::font(TextRole::Value);
         value.setBold(row.changed);
         painter.setFont(value);

@@ -35,7 +35,8 @@ void staggerLabels(std::vector<AxisLabel>& labels, const QFont& font, double lef
             const double full = metrics.horizontalAdvance(label.text);
             const double width = std::max(kLeastWidth, full * share) + 2;
             for (int row = 0; row < rows && label.box.isEmpty(); ++row) {
-                const double x = std::clamp(label.x - width / 2, left, std::max(left, right - width));
+                const double x =
+                    std::clamp(label.x - width / 2, left, std::max(left, right - width));
                 const QRectF box(x, baseline - (row + 1) * rowHeight, width, rowHeight);
                 if (!meets(box, labels)) {
                     label.box = box;

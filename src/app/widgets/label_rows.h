@@ -12,7 +12,7 @@ namespace bslate::app {
 struct AxisLabel {
     QString text;
     double x = 0;
-    QRectF box; ///< out: where it is drawn; never meets another label's box
+    QRectF box;    ///< out: where it is drawn; never meets another label's box
     QString shown; ///< out: the text, elided when it had to be
 };
 

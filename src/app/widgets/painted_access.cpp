@@ -12,8 +12,8 @@ constexpr const char* kValue = "bslateValue";
 class PaintedAccess : public QAccessibleWidget {
 public:
     explicit PaintedAccess(QWidget* widget)
-        : QAccessibleWidget(widget, static_cast<QAccessible::Role>(
-                                        widget->property(kRole).toInt())) {}
+        : QAccessibleWidget(widget,
+                            static_cast<QAccessible::Role>(widget->property(kRole).toInt())) {}
 
     QString text(QAccessible::Text kind) const override {
         if (kind == QAccessible::Value)

@@ -6,10 +6,10 @@ namespace bslate::app {
 
 /// The one horizontal stops axis that scene, sensor and recording share.
 struct StopsAxis {
-    double left = 0;   ///< pixels
-    double right = 1;  ///< pixels, > left
-    double low = -9;   ///< stops at `left`
-    double high = 8;   ///< stops at `right`, > low
+    double left = 0;  ///< pixels
+    double right = 1; ///< pixels, > left
+    double low = -9;  ///< stops at `left`
+    double high = 8;  ///< stops at `right`, > low
 
     [[nodiscard]] double x(Stops stops) const {
         return left + (stops.value() - low) / (high - low) * (right - left);

@@ -29,7 +29,7 @@ bool fitsFrame(const Shutter& shutter, FrameRate rate) {
 std::span<const Seconds> thirdStopTimes() {
     static const auto times = [] {
         constexpr std::array<int, 26> denominators = {
-            24,  25,  30,  40,  50,  60,   80,   100,  125,  160,  200,  250,  320,
+            24,  25,  30,  40,  50,   60,   80,   100,  125,  160,  200,  250,  320,
             400, 500, 640, 800, 1000, 1250, 1600, 2000, 2500, 3200, 4000, 6400, 8000};
         std::array<Seconds, denominators.size()> result;
         std::transform(denominators.begin(), denominators.end(), result.begin(),
@@ -41,8 +41,8 @@ std::span<const Seconds> thirdStopTimes() {
 
 Shutter nearestOnDial(const ShutterDial& dial, const Shutter& wanted, FrameRate rate) {
     const auto miss = [&](const Shutter& candidate) {
-        return std::abs(stopsBetween(exposureTime(candidate, rate), exposureTime(wanted, rate))
-                            .value());
+        return std::abs(
+            stopsBetween(exposureTime(candidate, rate), exposureTime(wanted, rate)).value());
     };
     std::vector<Shutter> candidates;
     if (dial.angleStep > 0) {

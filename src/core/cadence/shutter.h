@@ -32,7 +32,6 @@ struct ShutterDial {
 /// The setting of the dial nearest in stops to `wanted` that fits the frame. A dial that offers
 /// nothing, or nothing that fits, gives `wanted` back. An angle-taking dial keeps a typed time
 /// when it offers that very time.
-[[nodiscard]] Shutter nearestOnDial(const ShutterDial& dial, const Shutter& wanted,
-                                    FrameRate rate);
+[[nodiscard]] Shutter nearestOnDial(const ShutterDial& dial, const Shutter& wanted, FrameRate rate);
 
 } // namespace bslate

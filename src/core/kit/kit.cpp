@@ -28,9 +28,8 @@ std::vector<Filter> filtersFor(const Kit& kit, const Camera& camera) {
 
 const BaseIso& nearestBase(const Camera& camera, const Profile& profile, ExposureIndex iso) {
     const auto taken = [&](const BaseIso& base) {
-        return profile.bases.empty() ||
-               std::find(profile.bases.begin(), profile.bases.end(), base.iso) !=
-                   profile.bases.end();
+        return profile.bases.empty() || std::find(profile.bases.begin(), profile.bases.end(),
+                                                  base.iso) != profile.bases.end();
     };
     const BaseIso* best = nullptr;
     for (const auto& base : camera.bases) {

@@ -46,7 +46,7 @@ struct RecordingMode {
     std::string name;
     BitDepth depth;
     std::vector<FrameRate> rates;
-    DataRate bitRate{0};       ///< at the first rate; 0 when not given
+    DataRate bitRate{0};               ///< at the first rate; 0 when not given
     std::vector<std::string> profiles; ///< ids; empty: all
     ExtraKeys extra;
     friend bool operator==(const RecordingMode&, const RecordingMode&) = default;

@@ -31,8 +31,7 @@ struct MeterCalibration {
 
 /// 1 fc = 10.7639 lx and 1 fL = 3.42626 cd/m2 (one lumen a square foot of 0.3048 m).
 inline constexpr double kLuxPerFootCandle = 1.0 / (0.3048 * 0.3048);
-inline constexpr double kCandelaPerM2PerFootLambert =
-    kLuxPerFootCandle / 3.14159265358979323846;
+inline constexpr double kCandelaPerM2PerFootLambert = kLuxPerFootCandle / 3.14159265358979323846;
 
 /// The luminance a reading stands for. Reflectance is used by illuminance readings only.
 [[nodiscard]] CandelaPerM2 luminanceOf(const LightReading& reading, Reflectance reflectance,

@@ -89,12 +89,11 @@ Result<Rational> exactDecimal(double value, std::string_view text) {
 } // namespace
 
 Result<Stops> parseStops(std::string_view text) {
-    return readAs<Stops>(text,
-                         {"a number of stops such as +1, -1/3 or 2.5 stops, from -40 to 40",
-                          {},
-                          {{"", 1}, {"stop", 1}, {"stops", 1}, {"st", 1}},
-                          -40,
-                          40});
+    return readAs<Stops>(text, {"a number of stops such as +1, -1/3 or 2.5 stops, from -40 to 40",
+                                {},
+                                {{"", 1}, {"stop", 1}, {"stops", 1}, {"st", 1}},
+                                -40,
+                                40});
 }
 
 Result<Seconds> parseSeconds(std::string_view text) {
@@ -189,8 +188,8 @@ Result<LightReading> parseLightReading(std::string_view text) {
     if (!scanned)
         return scanned.error();
     const auto unit = lowered(scanned->unit);
-    const bool ev = (scanned->prefix == "ev" && unit.empty()) ||
-                    (scanned->prefix.empty() && unit == "ev");
+    const bool ev =
+        (scanned->prefix == "ev" && unit.empty()) || (scanned->prefix.empty() && unit == "ev");
     if (ev) {
         if (scanned->value < -20 || scanned->value > 40)
             return refuse(ErrorCode::OutOfRange, text, "an EV at ISO 100 from -20 to 40");
@@ -201,10 +200,14 @@ Result<LightReading> parseLightReading(std::string_view text) {
         LightUnit unit;
     };
     constexpr Spelling spellings[] = {
-        {"cd/m2", LightUnit::CandelaPerM2}, {"cd/m^2", LightUnit::CandelaPerM2},
-        {"cd", LightUnit::CandelaPerM2},    {"nit", LightUnit::CandelaPerM2},
-        {"nits", LightUnit::CandelaPerM2},  {"fl", LightUnit::FootLambert},
-        {"lx", LightUnit::Lux},             {"lux", LightUnit::Lux},
+        {"cd/m2", LightUnit::CandelaPerM2},
+        {"cd/m^2", LightUnit::CandelaPerM2},
+        {"cd", LightUnit::CandelaPerM2},
+        {"nit", LightUnit::CandelaPerM2},
+        {"nits", LightUnit::CandelaPerM2},
+        {"fl", LightUnit::FootLambert},
+        {"lx", LightUnit::Lux},
+        {"lux", LightUnit::Lux},
         {"fc", LightUnit::FootCandle},
     };
     for (const auto& spelling : spellings) {

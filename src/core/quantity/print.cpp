@@ -11,8 +11,7 @@ namespace {
 // Shortest decimal text that reads back to the same double; never an exponent.
 std::string exact(double value) {
     char buffer[400];
-    const auto end =
-        std::to_chars(buffer, buffer + sizeof buffer, value, std::chars_format::fixed);
+    const auto end = std::to_chars(buffer, buffer + sizeof buffer, value, std::chars_format::fixed);
     return {buffer, end.ptr};
 }
 
@@ -183,9 +182,9 @@ std::string spell(ExposureIndex ei) {
 std::string spell(const LightReading& reading) {
     if (reading.unit == LightUnit::EvReflected)
         return "EV " + exact(reading.value);
-    return exact(reading.value) +
-           (reading.unit == LightUnit::CandelaPerM2 ? " cd/m2"
-                                                    : std::string(unitText(reading.unit)));
+    return exact(reading.value) + (reading.unit == LightUnit::CandelaPerM2
+                                       ? " cd/m2"
+                                       : std::string(unitText(reading.unit)));
 }
 std::string spell(const NdLabel& label) {
     std::string number = exact(label.value);

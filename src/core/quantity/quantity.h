@@ -12,7 +12,8 @@ template<class Tag>
 class Quantity {
 public:
     constexpr Quantity() = default;
-    explicit constexpr Quantity(double value) : m_value(value) {}
+    explicit constexpr Quantity(double value)
+        : m_value(value) {}
 
     /// The number in the tag's unit.
     [[nodiscard]] constexpr double value() const { return m_value; }

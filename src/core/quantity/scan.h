@@ -10,11 +10,11 @@ namespace bslate {
 /// A typed quantity taken apart: letters before the number, the number, the unit after it.
 /// `f/2.8` is {"f", 2.8, ""}; `1/50 s` is {"", 0.02, "s", ratio}; `1 1/3 st` is 1.333 stops.
 struct Scanned {
-    std::string prefix; ///< lower case, without spaces, ':' or a trailing '/'
-    double value = 0.0; ///< always finite
-    std::string unit;   ///< spaces dropped, "²" written 2, "°" written deg; case kept
-    bool ratio = false; ///< the number was written a/b
-    bool point = false; ///< the number held a decimal point
+    std::string prefix;        ///< lower case, without spaces, ':' or a trailing '/'
+    double value = 0.0;        ///< always finite
+    std::string unit;          ///< spaces dropped, "²" written 2, "°" written deg; case kept
+    bool ratio = false;        ///< the number was written a/b
+    bool point = false;        ///< the number held a decimal point
     long long numerator = 0;   ///< of a ratio of two whole numbers, else 0
     long long denominator = 0; ///< likewise
 };

@@ -17,14 +17,14 @@ inline constexpr int kShootVersion = 1;
 
 /// What a patch is to the picture; decides how a loss is judged.
 enum class PatchRole {
-    Grey,      ///< the grey card: the zero of the scene
-    SkinLight, ///< skin on the key side, about +1 over mid-grey: common practice, no source
-    SkinMedium,///< 0 to +0.5
-    SkinDark,  ///< -0.5 to 0
-    Highlight, ///< must keep detail
-    Shadow,    ///< must stay out of the noise
-    White,     ///< white card or paper
-    Spare      ///< may be lost without asking
+    Grey,       ///< the grey card: the zero of the scene
+    SkinLight,  ///< skin on the key side, about +1 over mid-grey: common practice, no source
+    SkinMedium, ///< 0 to +0.5
+    SkinDark,   ///< -0.5 to 0
+    Highlight,  ///< must keep detail
+    Shadow,     ///< must stay out of the noise
+    White,      ///< white card or paper
+    Spare       ///< may be lost without asking
 };
 
 [[nodiscard]] inline bool isSkin(PatchRole role) {

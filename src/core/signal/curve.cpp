@@ -22,9 +22,9 @@ double logPart(const CameraLog& log, double x) {
 LinearPart linearPart(const CameraLog& log) {
     const double x = log.linSideBreak;
     const double y = logPart(log, x);
-    const double slope = log.linearSlope.value_or(
-        log.logSideSlope * log.linSideSlope /
-        ((log.linSideSlope * x + log.linSideOffset) * std::log(log.base)));
+    const double slope =
+        log.linearSlope.value_or(log.logSideSlope * log.linSideSlope /
+                                 ((log.linSideSlope * x + log.linSideOffset) * std::log(log.base)));
     return {slope, y - slope * x, y};
 }
 
@@ -52,8 +52,7 @@ double encodeOne(Bt709, double x) {
 }
 
 double decodeOne(Bt709, double y) {
-    return y < 4.5 * kBeta709 ? y / 4.5
-                              : std::pow((y + (kAlpha709 - 1.0)) / kAlpha709, 1.0 / 0.45);
+    return y < 4.5 * kBeta709 ? y / 4.5 : std::pow((y + (kAlpha709 - 1.0)) / kAlpha709, 1.0 / 0.45);
 }
 
 // ITU-R BT.2100-2 table 5.
@@ -69,8 +68,8 @@ double encodeOne(Hlg, double x) {
 
 double decodeOne(Hlg, double y) {
     const double signal = std::max(0.0, y);
-    const double e = signal <= 0.5 ? signal * signal / 3.0
-                                   : (std::exp((signal - kHlgC) / kHlgA) + kHlgB) / 12.0;
+    const double e =
+        signal <= 0.5 ? signal * signal / 3.0 : (std::exp((signal - kHlgC) / kHlgA) + kHlgB) / 12.0;
     return e / kHlgWhite;
 }
 

@@ -61,8 +61,8 @@ Matrix3 rgbToXyz(const Gamut& gamut) {
     const Matrix3 solve = inverse(primaries);
     const Vector3 white = xyzOf(gamut.white);
     for (std::size_t column = 0; column < 3; ++column) {
-        const double share = solve[column][0] * white[0] + solve[column][1] * white[1] +
-                             solve[column][2] * white[2];
+        const double share =
+            solve[column][0] * white[0] + solve[column][1] * white[1] + solve[column][2] * white[2];
         for (auto& row : primaries)
             row[column] *= share;
     }

@@ -78,8 +78,8 @@ std::array<double, 3> apply(const RatingLut& lut, std::array<double, 3> signal) 
         linear[c] = decode(lut.curve, Signal(signal[c])).value() * ratio(lut.gain);
     std::array<double, 3> out{};
     for (std::size_t c = 0; c < 3; ++c)
-        out[c] = display(matrix[c][0] * linear[0] + matrix[c][1] * linear[1] +
-                         matrix[c][2] * linear[2]);
+        out[c] =
+            display(matrix[c][0] * linear[0] + matrix[c][1] * linear[1] + matrix[c][2] * linear[2]);
     return out;
 }
 

@@ -13,13 +13,22 @@ std::string say(const Translator& translate, const char* english) {
 
 // Length in characters of UTF-8 text, for columns.
 std::size_t characters(const std::string& text) {
-    return static_cast<std::size_t>(std::count_if(
-        text.begin(), text.end(), [](char c) { return (static_cast<unsigned char>(c) & 0xC0) != 0x80; }));
+    return static_cast<std::size_t>(std::count_if(text.begin(), text.end(), [](char c) {
+        return (static_cast<unsigned char>(c) & 0xC0) != 0x80;
+    }));
 }
 
 std::string padded(const std::string& text, std::size_t width) {
     const auto length = characters(text);
     return length < width ? text + std::string(width - length, ' ') : text + " ";
+}
+
+std::string stateText(const PatchPlacement& patch, const Translator& translate) {
+    if (patch.state == PatchState::Clipped)
+        return say(translate, "lost") + " " + printPlain(patch.headroom);
+    if (patch.state == PatchState::Noise)
+        return say(translate, "noise") + " " + printPlain(patch.aboveNoise);
+    return {};
 }
 
 void appendList(std::string& text, const std::string& heading,
@@ -45,7 +54,7 @@ Card cardOf(const Shoot& shoot, const Setup& setup, const Translator& translate)
     if (verdict.evaluation)
         for (const auto& patch : verdict.evaluation->patches)
             card.patches.push_back(padded(patch.name, 24) + padded(print(patch.viewed), 7) +
-                                   print(patch.level));
+                                   padded(print(patch.level), 6) + stateText(patch, translate));
     for (const auto& finding : verdict.findings) {
         const auto title = titleOf(finding, translate);
         if (finding.accepted)

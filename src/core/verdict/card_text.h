@@ -10,8 +10,8 @@
 namespace bslate {
 
 struct Card {
-    std::string heading;  ///< "2A  Doorway, miller"
-    std::string place;    ///< shoot, scene and day
+    std::string heading; ///< "2A  Doorway, miller"
+    std::string place;   ///< shoot, scene and day
     DialInCard dials;
     std::vector<std::string> patches;  ///< "Skin, key side   +1.1   58 %"
     std::vector<std::string> accepted; ///< faults taken on purpose, with their reasons

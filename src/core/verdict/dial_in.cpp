@@ -61,9 +61,9 @@ Rows rowsOf(const Shoot& shoot, const Setup& setup) {
     if (at.iso == IsoBehaviour::Recorded && context->camera->bases.size() == 1)
         rows.erase(rows.begin() + static_cast<int>(DialInField::Base));
     for (const auto& zebra : at.zebra)
-        rows.push_back({zebra.use == ZebraUse::Skin ? DialInField::ZebraSkin
-                                                    : DialInField::ZebraGuard,
-                        print(zebra.set), false});
+        rows.push_back(
+            {zebra.use == ZebraUse::Skin ? DialInField::ZebraSkin : DialInField::ZebraGuard,
+             zebra.reachable ? print(zebra.set) : "out of reach", false});
     if (setup.bank > 0)
         rows.push_back({DialInField::Bank, std::to_string(setup.bank), false});
     return rows;

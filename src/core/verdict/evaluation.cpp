@@ -11,12 +11,18 @@ namespace {
 
 Error missing(const Setup& setup, std::string_view field, const std::string& id,
               std::string_view expected) {
-    return {ErrorCode::UnknownId, {}, "setup " + setup.number + ", " + std::string(field), id,
+    return {ErrorCode::UnknownId,
+            {},
+            "setup " + setup.number + ", " + std::string(field),
+            id,
             std::string(expected)};
 }
 
 Error impossible(const Setup& setup, std::string_view field, std::string_view expected) {
-    return {ErrorCode::OutOfRange, {}, "setup " + setup.number + ", " + std::string(field), {},
+    return {ErrorCode::OutOfRange,
+            {},
+            "setup " + setup.number + ", " + std::string(field),
+            {},
             std::string(expected)};
 }
 
@@ -48,8 +54,8 @@ PatchPlacement placePatch(const SetupContext& context, const Patch& patch, const
     result.name = patch.name;
     result.role = patch.role;
     result.luminance = luminanceOf(patch.reading, patch.reflectance, meter);
-    result.sensor = exposureStops(result.luminance, at.base, at.exposureTime, setup.iris,
-                                  at.ndLoss, meter);
+    result.sensor =
+        exposureStops(result.luminance, at.base, at.exposureTime, setup.iris, at.ndLoss, meter);
     const auto placed = place(result.sensor, at.gain, at.iso);
     result.recorded = placed.recorded;
     result.viewed = placed.viewed;

@@ -24,10 +24,10 @@ struct PatchPlacement {
     std::string name;
     PatchRole role = PatchRole::Spare;
     CandelaPerM2 luminance;
-    Stops sensor;   ///< relative to mid-grey at base nominal
-    Stops recorded; ///< on the recording curve
-    Stops viewed;   ///< after the rating LUT
-    Level level;    ///< recorded, percent of legal range, clamped at the clip
+    Stops sensor;      ///< relative to mid-grey at base nominal
+    Stops recorded;    ///< on the recording curve
+    Stops viewed;      ///< after the rating LUT
+    Level level;       ///< recorded, percent of legal range, clamped at the clip
     Level viewedLevel; ///< through the rating LUT
     int code = 0;      ///< recorded, at the mode's depth
     Stops headroom;    ///< clip - recorded; negative is what is lost
@@ -63,10 +63,10 @@ struct Evaluation {
     IsoBehaviour iso = IsoBehaviour::Index;
     BitDepth depth;
 
-    Stops sensorClip;  ///< H at this base, before any gain
-    Stops sensorFloor; ///< noise floor at this base, before any gain
-    Stops clip;        ///< recorded stops where the recording ends
-    Stops noiseFloor;  ///< recorded stops
+    Stops sensorClip;            ///< H at this base, before any gain
+    Stops sensorFloor;           ///< noise floor at this base, before any gain
+    Stops clip;                  ///< recorded stops where the recording ends
+    Stops noiseFloor;            ///< recorded stops
     bool curveEndsFirst = false; ///< the curve, not the sensor, sets the clip
     Level clipLevel;
     Level midGreyLevel; ///< of the curve, at 0

@@ -56,9 +56,8 @@ Verdict judge(const Shoot& shoot, const Setup& setup) {
     for (const auto rule : rules::kAll)
         rule(now, verdict.findings);
     markAccepted(setup, verdict.findings);
-    std::stable_sort(
-        verdict.findings.begin(), verdict.findings.end(),
-        [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
+    std::stable_sort(verdict.findings.begin(), verdict.findings.end(),
+                     [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
     return verdict;
 }
 

@@ -14,8 +14,8 @@ constexpr int kLastIrisThird = 36;  // T64
 
 // Standard third-stop ISO numbers (ISO 12232 preferred numbers); literal values.
 constexpr std::array<double, 37> kRatings = {
-    25,   32,   40,   50,   64,   80,   100,   125,   160,   200,   250,   320,   400,
-    500,  640,  800,  1000, 1250, 1600, 2000,  2500,  3200,  4000,  5000,  6400,  8000,
+    25,    32,    40,    50,    64,    80,    100,   125,   160,   200,   250,   320,  400,
+    500,   640,   800,   1000,  1250,  1600,  2000,  2500,  3200,  4000,  5000,  6400, 8000,
     10000, 12800, 16000, 20000, 25600, 32000, 40000, 51200, 64000, 80000, 102400};
 
 double irisAtThird(int third) {
@@ -24,9 +24,8 @@ double irisAtThird(int third) {
 
 std::size_t nearestRatingIndex(double iso) {
     const auto miss = [&](double candidate) { return std::abs(std::log2(candidate / iso)); };
-    const auto best =
-        std::min_element(kRatings.begin(), kRatings.end(),
-                         [&](double a, double b) { return miss(a) < miss(b); });
+    const auto best = std::min_element(kRatings.begin(), kRatings.end(),
+                                       [&](double a, double b) { return miss(a) < miss(b); });
     return static_cast<std::size_t>(best - kRatings.begin());
 }
 
@@ -36,8 +35,7 @@ Error outside(std::string place, std::string expected) {
 
 // Brightness of the view that does not come from the scene, in stops.
 Stops viewOf(const Setup& setup, Stops ndLoss) {
-    const double exposure = setup.rating.value() *
-                            exposureTime(setup.shutter, setup.rate).value() /
+    const double exposure = setup.rating.value() * exposureTime(setup.shutter, setup.rate).value() /
                             (setup.iris.value() * setup.iris.value());
     return Stops(std::log2(exposure)) - ndLoss;
 }
@@ -76,8 +74,8 @@ struct Worker {
 
     Outcome operator()(const TurnShutter& change) {
         if (!fitsFrame(change.to, setup.rate))
-            return outside("shutter", "a time no longer than the frame, 1/" +
-                                          print(setup.rate) + " s");
+            return outside("shutter",
+                           "a time no longer than the frame, 1/" + print(setup.rate) + " s");
         setup.shutter = nearestOnDial(context.camera->shutter, change.to, setup.rate);
         return Done{};
     }
@@ -184,8 +182,8 @@ Result<Turned> turn(const Shoot& shoot, const Setup& setup, const Turn& change) 
                       std::abs(gained.value()) > 1e-9;
     result.payer = pays ? setup.payer : Payer::Nobody;
     const Stops byLight = pays ? worker.pay(setup.payer, gained) : Stops(0.0);
-    result.unpaid = viewOf(worker.setup, lossOfSetup(shoot, worker.setup)) - before +
-                    worker.light - byLight;
+    result.unpaid =
+        viewOf(worker.setup, lossOfSetup(shoot, worker.setup)) - before + worker.light - byLight;
     result.edit = {worker.setup, worker.scene};
     return result;
 }

@@ -37,8 +37,8 @@ using Turn =
 
 struct Turned {
     Edit edit;
-    Stops gained;  ///< what the change alone gives (positive) or costs
-    Stops unpaid;  ///< what the payer could not cover: the picture's change in stops
+    Stops gained;                ///< what the change alone gives (positive) or costs
+    Stops unpaid;                ///< what the payer could not cover: the picture's change in stops
     Payer payer = Payer::Nobody; ///< who paid; Nobody when the turned control is the payer's own
 };
 

@@ -31,13 +31,13 @@ struct SchoolTarget {
 
 /// Recorded stops where the setup's own school wants this skin patch: tone over the wanted grey
 /// for nominal, rated and guard; wherever the highlight lets it land for the other two.
-[[nodiscard]] std::optional<Stops> skinPlace(const SetupContext& context,
-                                             const Evaluation& evaluation,
-                                             const PatchPlacement& face);
+[[nodiscard]] std::optional<Stops>
+skinPlace(const SetupContext& context, const Evaluation& evaluation, const PatchPlacement& face);
 
 /// The school suggested for this scene and curve, and never a matter of habit: guard when the
 /// curve has under 5 stops above grey and the highlight needs them, rated when there is
-/// room for a stop above and the shadows stand under two stops over noise, nominal otherwise; raw for raw recordings.
+/// room for a stop above and the shadows stand under two stops over noise, nominal otherwise; raw
+/// for raw recordings.
 [[nodiscard]] School suggestedSchool(const SetupContext& context, const Evaluation& evaluation);
 
 } // namespace bslate

@@ -37,8 +37,7 @@ constexpr Sentence kFindings[] = {
      "ND now {nd}."},
     {"nd-left-over", "{by} short, with {nd} of ND on",
      "{school} wants more light than the filters let through."},
-    {"light-short", "{by} short of light",
-     "{school} wants more, and no ND is left to take out."},
+    {"light-short", "{by} short of light", "{school} wants more, and no ND is left to take out."},
     {"school-suggested", "{school} would suit this scene",
      "It leaves {+highlights#} above and {+shadows#} over noise; {chosen} leaves "
      "{+mineHighlights#} and {+mineShadows#}."},
@@ -110,9 +109,8 @@ constexpr Sentence kRemedies[] = {
     {"change-light", "Fill shadows {fill}", ""},
 };
 
-constexpr const char* kEffect = "leaves {highlights#} above, {shadows#} over noise";
-constexpr const char* kEffectWorse =
-    "leaves {highlights#} above, {shadows#} over noise; loses {worse} patch";
+constexpr const char* kEffect = "{highlights#} above, {shadows#} to noise";
+constexpr const char* kEffectWorse = "{highlights#} above, {shadows#} to noise; loses {worse}";
 
 const Sentence* findSentence(std::string_view id) {
     for (const auto& sentence : kFindings)
@@ -232,16 +230,15 @@ std::string titleOf(const Remedy& remedy, const Translator& translate) {
 }
 
 std::string effectOf(const Remedy& remedy, const Translator& translate) {
-    const Facts facts = {{"highlights", remedy.highlights},
-                         {"shadows", remedy.shadows},
-                         {"worse", remedy.worse}};
+    const Facts facts = {
+        {"highlights", remedy.highlights}, {"shadows", remedy.shadows}, {"worse", remedy.worse}};
     const auto side = [](Stops room) { return room < Stops(0.0); };
     std::string form = remedy.worse > 0 ? kEffectWorse : kEffect;
     // A negative remainder must not read as room.
     if (side(remedy.highlights))
         form.replace(form.find("{highlights#} above"), 19, "{+highlights#} above");
     if (side(remedy.shadows))
-        form.replace(form.find("{shadows#} over noise"), 21, "{+shadows#} over noise");
+        form.replace(form.find("{shadows#} to noise"), 19, "{+shadows#} to noise");
     return fill(form.c_str(), facts, translate);
 }
 
@@ -257,9 +254,9 @@ std::string nameOf(Payer payer, const Translator& translate) {
 }
 
 std::string nameOf(PatchRole role, const Translator& translate) {
-    constexpr const char* names[] = {"Grey card",       "Skin, light",     "Skin, medium",
-                                     "Skin, dark",      "Highlight to keep", "Shadow to keep",
-                                     "White card",      "May be lost"};
+    constexpr const char* names[] = {"Grey card",  "Skin, light",       "Skin, medium",
+                                     "Skin, dark", "Highlight to keep", "Shadow to keep",
+                                     "White card", "May be lost"};
     return translated(names[static_cast<int>(role)], translate);
 }
 
@@ -270,8 +267,8 @@ std::string nameOf(IsoBehaviour behaviour, const Translator& translate) {
 }
 
 std::string nameOf(DialInField field, const Translator& translate) {
-    constexpr const char* names[] = {"Camera", "Recording", "Rate",       "Shutter", "Profile",
-                                     "Base",   "Rating",    "White",      "Iris",    "ND",
+    constexpr const char* names[] = {"Camera",      "Recording",    "Rate",  "Shutter", "Profile",
+                                     "Base",        "Rating",       "White", "Iris",    "ND",
                                      "Zebra, skin", "Zebra, guard", "Bank"};
     return translated(names[static_cast<int>(field)], translate);
 }

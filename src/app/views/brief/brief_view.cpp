@@ -208,7 +208,8 @@ void BriefView::refreshList() {
         delete m_scenes->takeItem(m_scenes->count() - 1);
     for (int i = 0; i < static_cast<int>(scenes.size()); ++i) {
         const auto& item = scenes[static_cast<std::size_t>(i)];
-        const QString text = QStringLiteral("%1\u2009\u00b7\u2009%2").arg(item.day).arg(toQt(item.name));
+        const QString text =
+            QStringLiteral("%1\u2009\u00b7\u2009%2").arg(item.day).arg(toQt(item.name));
         if (i >= m_scenes->count())
             m_scenes->addItem(text);
         else if (m_scenes->item(i)->text() != text)

@@ -17,7 +17,8 @@ namespace {
 
 constexpr double kLeft = 30;
 constexpr double kLine = 104;
-constexpr double kDefaultLow = -5; // log2 cd/m2: about 0.03 cd/m2
+constexpr double kLabelRoom = 60;
+constexpr double kDefaultLow = -5;  // log2 cd/m2: about 0.03 cd/m2
 constexpr double kDefaultHigh = 14; // about 16 000 cd/m2
 
 } // namespace
@@ -81,10 +82,10 @@ void ScenePicture::arrange() {
         if (i >= count)
             continue;
         const auto& patch = now->patches[i];
-        const auto light = luminanceOf(patch.reading, patch.reflectance,
-                                       m_actions.document().shoot().meter);
-        m_handles[i]->show(toQt(patch.id), toQt(patch.name),
-                           toQt(print(patch.reading)), PatchState::Good);
+        const auto light =
+            luminanceOf(patch.reading, patch.reflectance, m_actions.document().shoot().meter);
+        m_handles[i]->show(toQt(patch.id), toQt(patch.name), toQt(print(patch.reading)),
+                           PatchState::Good);
         m_handles[i]->centreOn(
             QPoint(qRound(scale.x(Stops(std::log2(light.value())))), qRound(kLine)));
     }
@@ -114,9 +115,8 @@ void ScenePicture::wire(PatchHandle* handle) {
         m_frozen.reset();
         showScene(m_sceneId);
     });
-    connect(handle, &PatchHandle::nudged, this, [this, move](double stops) {
-        move(Stops(stops), m_actions.document().value(), 0);
-    });
+    connect(handle, &PatchHandle::nudged, this,
+            [this, move](double stops) { move(Stops(stops), m_actions.document().value(), 0); });
     connect(handle, &PatchHandle::typeRequested, this,
             [this, handle] { emit typeRequested(handle->id()); });
     connect(handle, &PatchHandle::deleteRequested, this,
@@ -136,15 +136,16 @@ void ScenePicture::paintEvent(QPaintEvent*) {
     painter.setPen(QPen(t.line, 1.2));
     painter.drawLine(QPointF(scale.left, kLine), QPointF(scale.right, kLine));
     const auto& meter = m_actions.document().shoot().meter;
-    for (int stop = static_cast<int>(std::ceil(scale.low)); stop <= scale.high; stop += 2) {
+    const int every = std::max(1, static_cast<int>(std::ceil(kLabelRoom / scale.pixelsPerStop())));
+    for (int stop = static_cast<int>(std::ceil(scale.low)); stop <= scale.high; stop += every) {
         const double x = scale.x(Stops(stop));
         const CandelaPerM2 light(std::exp2(stop));
         painter.setPen(QPen(t.line, 1));
         painter.drawLine(QPointF(x, kLine + 4), QPointF(x, kLine + 12));
         painter.setPen(t.muted);
-        const auto value = light.value() < 0.1 ? fixedText(light.value(), 2)
-                                               : std::string(print(light)).substr(
-                                                     0, print(light).find(' '));
+        const auto value = light.value() < 0.1
+                               ? fixedText(light.value(), 2)
+                               : std::string(print(light)).substr(0, print(light).find(' '));
         painter.drawText(QRectF(x - 34, kLine + 14, 68, 16), Qt::AlignHCenter, toQt(value));
         painter.drawText(QRectF(x - 34, kLine + 30, 68, 16), Qt::AlignHCenter,
                          toQt(fixedText(evOf(light, meter).value(), 1)));

@@ -2,8 +2,8 @@
 
 #include "app/document/actions.h"
 #include "app/style/style.h"
-#include "app/widgets/stops_axis.h"
 #include "app/widgets/patch_handle.h"
+#include "app/widgets/stops_axis.h"
 
 #include <QWidget>
 

@@ -28,8 +28,7 @@ public:
 protected:
     void paintEvent(QPaintEvent*) override {
         QPainter painter(this);
-        const double scale =
-            std::min(width() / kCardSize.width(), height() / kCardSize.height());
+        const double scale = std::min(width() / kCardSize.width(), height() / kCardSize.height());
         painter.translate((width() - kCardSize.width() * scale) / 2, 0);
         painter.scale(scale, scale);
         paintCard(painter, m_card);

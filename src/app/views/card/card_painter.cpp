@@ -1,11 +1,13 @@
 #include "app/views/card/card_painter.h"
 
 #include "app/document/text.h"
+#include "app/style/marks.h"
 #include "app/style/style.h"
 #include "app/widgets/dial_in_rows.h"
 #include "io/files.h"
 
 #include <QBuffer>
+#include <QImage>
 #include <QPageSize>
 #include <QPdfWriter>
 
@@ -13,76 +15,106 @@ namespace bslate::app {
 namespace {
 
 constexpr double kMargin = 30;
-constexpr double kRow = 20;
+constexpr double kRow = 19;
 
-// A heading with wrapped lines; returns the y below. Lines that do not fit are counted instead.
-double drawList(QPainter& painter, double y, const QString& heading,
-                const std::vector<std::string>& lines, const QColor& colour, bool mono) {
-    if (lines.empty() || y > kCardSize.height() - 2 * kMargin)
-        return y;
-    const auto& t = tokens(Theme::Paper);
-    const double width = kCardSize.width() - 2 * kMargin;
-    QFont head = Style::font(TextRole::Title);
-    head.setPixelSize(11);
-    QFont body = Style::font(mono ? TextRole::Value : TextRole::Body);
-    body.setPixelSize(10);
-    painter.setFont(head);
-    painter.setPen(colour);
-    painter.drawText(QRectF(kMargin, y, width, 16), Qt::AlignLeft | Qt::AlignVCenter, heading);
-    y += 17;
-    painter.setFont(body);
-    painter.setPen(t.ink);
-    for (std::size_t i = 0; i < lines.size(); ++i) {
-        const QRectF room(kMargin + 6, y, width - 6, kCardSize.height() - kMargin - y);
-        const auto text = toQt(lines[i]);
-        const int flags = Qt::AlignLeft | Qt::AlignTop | (mono ? 0 : int(Qt::TextWordWrap));
-        const auto box = painter.boundingRect(room, flags, text);
-        if (box.bottom() > kCardSize.height() - kMargin - 12) {
-            painter.drawText(room, Qt::AlignLeft | Qt::AlignTop,
-                             QObject::tr("and %1 more").arg(lines.size() - i));
-            return kCardSize.height();
+// The card laid out on a page of this width; every call returns the y below what it drew.
+class CardLayout {
+public:
+    CardLayout(QPainter& painter, const Card& card, double width)
+        : m_painter(painter)
+        , m_card(card)
+        , m_width(width - 2 * kMargin) {}
+
+    double draw() {
+        double y = drawHead();
+        y = drawDialInRows(m_painter, QRectF(kMargin, y, m_width, 300), m_card.dials, kRow, m_t);
+        if (!m_card.dials.after.empty()) {
+            text(QRectF(kMargin, y + 4, m_width, 16), Style::font(TextRole::Secondary),
+                 m_t.marigold, QObject::tr("bar: changed since %1").arg(toQt(m_card.dials.after)),
+                 Qt::AlignRight | Qt::AlignVCenter);
+            y += 14;
         }
-        painter.drawText(box, flags, text);
-        y = box.bottom() + 2;
+        y += 10;
+        y = list(y, QObject::tr("Where the scene lands (stops viewed, level)"), m_card.patches,
+                 m_t.sky, true);
+        y = list(y, QObject::tr("Accepted on purpose"), m_card.accepted, m_t.coral, false);
+        y = list(y, QObject::tr("Still open"), m_card.open, m_t.coral, false);
+        y = list(y, QObject::tr("Tell grading"), m_card.grading, m_t.sea, false);
+        return list(y, QObject::tr("Take care"), m_card.safety, m_t.marigold, false);
     }
-    return y + 6;
+
+private:
+    void text(const QRectF& box, const QFont& font, const QColor& colour, const QString& words,
+              int flags) {
+        m_painter.setFont(font);
+        m_painter.setPen(colour);
+        m_painter.drawText(box, flags, words);
+    }
+
+    double drawHead() {
+        const double full = m_width + 2 * kMargin;
+        m_painter.fillRect(QRectF(0, 0, full, 10), m_t.ink);
+        for (double x = 20; x + 26 < full; x += 60) // the slate's sticks
+            m_painter.fillRect(QRectF(x, 0, 26, 10), m_t.marigold);
+        QFont heading = Style::font(TextRole::Head);
+        heading.setPixelSize(19);
+        text(QRectF(kMargin, 22, m_width, 26), heading, m_t.ink,
+             elided(toQt(m_card.heading), heading, m_width), Qt::AlignLeft | Qt::AlignVCenter);
+        const auto small = Style::font(TextRole::Secondary);
+        text(QRectF(kMargin, 48, m_width, 18), small, m_t.muted,
+             elided(toQt(m_card.place), small, m_width), Qt::AlignLeft | Qt::AlignVCenter);
+        return 72;
+    }
+
+    double list(double y, const QString& heading, const std::vector<std::string>& lines,
+                const QColor& colour, bool mono) {
+        if (lines.empty())
+            return y;
+        QFont head = Style::font(TextRole::Title);
+        head.setPixelSize(11);
+        QFont body = Style::font(mono ? TextRole::Value : TextRole::Body);
+        body.setPixelSize(10);
+        text(QRectF(kMargin, y, m_width, 16), head, colour, heading,
+             Qt::AlignLeft | Qt::AlignVCenter);
+        y += 17;
+        const int flags = Qt::AlignLeft | Qt::AlignTop | (mono ? 0 : int(Qt::TextWordWrap));
+        for (const auto& line : lines) {
+            m_painter.setFont(body);
+            const auto box = m_painter.boundingRect(QRectF(kMargin + 6, y, m_width - 6, 4000),
+                                                    flags, toQt(line));
+            text(box, body, m_t.ink, toQt(line), flags);
+            y = box.bottom() + 2;
+        }
+        return y + 6;
+    }
+
+    QPainter& m_painter;
+    const Card& m_card;
+    double m_width;
+    const Tokens& m_t = tokens(Theme::Paper);
+};
+
+// How much larger than kCardSize the layout must be so that everything fits: nothing is dropped
+// from a card, a full one is printed smaller.
+double layoutScale(const Card& card) {
+    QImage scratch(8, 8, QImage::Format_ARGB32_Premultiplied);
+    QPainter painter(&scratch);
+    for (double scale = 1.0; scale < 4.0; scale *= 1.08)
+        if (CardLayout(painter, card, kCardSize.width() * scale).draw() <=
+            kCardSize.height() * scale - kMargin / 2)
+            return scale;
+    return 4.0;
 }
 
 } // namespace
 
 void paintCard(QPainter& painter, const Card& card) {
-    const auto& t = tokens(Theme::Paper);
+    const double scale = layoutScale(card);
     painter.save();
     painter.setRenderHint(QPainter::Antialiasing);
-    painter.fillRect(QRectF(QPointF(0, 0), kCardSize), t.raised);
-    painter.fillRect(QRectF(0, 0, kCardSize.width(), 10), t.ink);
-    for (int i = 0; i < 7; ++i) // the slate's sticks
-        painter.fillRect(QRectF(20 + i * 60, 0, 26, 10), t.marigold);
-    const double width = kCardSize.width() - 2 * kMargin;
-    QFont heading = Style::font(TextRole::Head);
-    heading.setPixelSize(19);
-    painter.setFont(heading);
-    painter.setPen(t.ink);
-    painter.drawText(QRectF(kMargin, 22, width, 26), Qt::AlignLeft | Qt::AlignVCenter,
-                     toQt(card.heading));
-    painter.setFont(Style::font(TextRole::Secondary));
-    painter.setPen(t.muted);
-    painter.drawText(QRectF(kMargin, 48, width, 18), Qt::AlignLeft | Qt::AlignVCenter,
-                     toQt(card.place));
-    double y = drawDialInRows(painter, QRectF(kMargin, 74, width, 300), card.dials, kRow, t) + 4;
-    if (!card.dials.after.empty()) {
-        painter.setFont(Style::font(TextRole::Secondary));
-        painter.setPen(t.marigold);
-        painter.drawText(QRectF(kMargin, y, width, 16), Qt::AlignRight | Qt::AlignVCenter,
-                         QObject::tr("bar: changed since %1").arg(toQt(card.dials.after)));
-    }
-    y += 12;
-    y = drawList(painter, y, QObject::tr("Where the scene lands (stops viewed, level)"),
-                 card.patches, t.sky, true);
-    y = drawList(painter, y, QObject::tr("Accepted on purpose"), card.accepted, t.coral, false);
-    y = drawList(painter, y, QObject::tr("Still open"), card.open, t.coral, false);
-    y = drawList(painter, y, QObject::tr("Tell grading"), card.grading, t.sea, false);
-    drawList(painter, y, QObject::tr("Take care"), card.safety, t.marigold, false);
+    painter.fillRect(QRectF(QPointF(0, 0), kCardSize), tokens(Theme::Paper).raised);
+    painter.scale(1 / scale, 1 / scale);
+    CardLayout(painter, card, kCardSize.width() * scale).draw();
     painter.restore();
 }
 

@@ -8,8 +8,6 @@
 #include <QSizeF>
 #include <QString>
 
-
-
 namespace bslate::app {
 
 /// Card size in layout units (1/72 inch at A5 portrait: 420 x 595).

@@ -45,19 +45,24 @@ QString keysHtml() {
         {"[ and ]", QT_TRANSLATE_NOOP("Help", "shutter shorter, longer")},
         {"K, L", QT_TRANSLATE_NOOP("Help", "less, more light on the scene")},
         {"B", QT_TRANSLATE_NOOP("Help", "other base ISO")},
-        {"I, D, S, E, M", QT_TRANSLATE_NOOP("Help", "type iris, ND, shutter, rating, metered light")},
+        {"I, D, S, E, M",
+         QT_TRANSLATE_NOOP("Help", "type iris, ND, shutter, rating, metered light")},
         {"P", QT_TRANSLATE_NOOP("Help", "who pays for a change: ND, iris, light, rating, nobody")},
         {"O", QT_TRANSLATE_NOOP("Help", "next school")},
         {"Space, G", QT_TRANSLATE_NOOP("Help", "ghost of the other schools: next, on and off")},
-        {"Tab, then Left or Right", QT_TRANSLATE_NOOP("Help", "a patch: move it; Return types its reading")},
+        {"Tab, then Left or Right",
+         QT_TRANSLATE_NOOP("Help", "a patch: move it; Return types its reading")},
         {"Insert, Delete", QT_TRANSLATE_NOOP("Help", "add a patch, delete the focused one")},
         {"F6, Shift+F6", QT_TRANSLATE_NOOP("Help", "next, previous part of the window")},
-        {"Ctrl+E", QT_TRANSLATE_NOOP("Help", "setup sheet: name, camera, profile, mode, lens, rate")},
-        {"Ctrl+Shift+N, Ctrl+D, Ctrl+Delete", QT_TRANSLATE_NOOP("Help", "add, duplicate, delete a setup")},
+        {"Ctrl+E",
+         QT_TRANSLATE_NOOP("Help", "setup sheet: name, camera, profile, mode, lens, rate")},
+        {"Ctrl+Shift+N, Ctrl+D, Ctrl+Delete",
+         QT_TRANSLATE_NOOP("Help", "add, duplicate, delete a setup")},
         {"Ctrl+P", QT_TRANSLATE_NOOP("Help", "dial-in card: print, PDF, copy")},
         {"Ctrl+L", QT_TRANSLATE_NOOP("Help", "write the rating LUT")},
         {"Ctrl+Z, Ctrl+Shift+Z", QT_TRANSLATE_NOOP("Help", "undo, redo")},
-        {"Ctrl+N, Ctrl+O, Ctrl+S, Ctrl+Shift+S", QT_TRANSLATE_NOOP("Help", "new, open, save, save as")},
+        {"Ctrl+N, Ctrl+O, Ctrl+S, Ctrl+Shift+S",
+         QT_TRANSLATE_NOOP("Help", "new, open, save, save as")},
         {"Ctrl+T", QT_TRANSLATE_NOOP("Help", "Slate or Paper theme")},
         {"?", QT_TRANSLATE_NOOP("Help", "this sheet")},
     };
@@ -70,22 +75,30 @@ QString keysHtml() {
 
 QString cautionsHtml() {
     const char* lines[] = {
-        QT_TRANSLATE_NOOP("Help", "Bright Slate plans settings. It never replaces a risk assessment, "
-                                  "local codes or licensed practice."),
-        QT_TRANSLATE_NOOP("Help", "<b>Sun.</b> Never look at it through optics or point a long lens at "
-                                  "it unattended: eyes, sensors and shutters burn."),
-        QT_TRANSLATE_NOOP("Help", "<b>Batteries.</b> Stop using swollen or dropped lithium cells; do "
-                                  "not charge unattended; airlines limit what may fly."),
-        QT_TRANSLATE_NOOP("Help", "<b>Hot bodies.</b> Long takes heat cameras and lamps; let them cool "
-                                  "before touching or packing."),
-        QT_TRANSLATE_NOOP("Help", "<b>Mains.</b> Distribution, generators, and lamps in or near water "
-                                  "belong to a licensed electrician."),
-        QT_TRANSLATE_NOOP("Help", "<b>Flicker.</b> Strobing and flicker tests can trigger seizures in "
-                                  "photosensitive people: warn everyone first."),
-        QT_TRANSLATE_NOOP("Help", "<b>Lasers.</b> Never into a lens or toward people; scanners burn "
-                                  "sensors too."),
-        QT_TRANSLATE_NOOP("Help", "<b>Overhead and underfoot.</b> Secure stands, cages and cables; keep "
-                                  "walkways clear."),
+        QT_TRANSLATE_NOOP("Help",
+                          "Bright Slate plans settings. It never replaces a risk assessment, "
+                          "local codes or licensed practice."),
+        QT_TRANSLATE_NOOP("Help",
+                          "<b>Sun.</b> Never look at it through optics or point a long lens at "
+                          "it unattended: eyes, sensors and shutters burn."),
+        QT_TRANSLATE_NOOP("Help",
+                          "<b>Batteries.</b> Stop using swollen or dropped lithium cells; do "
+                          "not charge unattended; airlines limit what may fly."),
+        QT_TRANSLATE_NOOP("Help",
+                          "<b>Hot bodies.</b> Long takes heat cameras and lamps; let them cool "
+                          "before touching or packing."),
+        QT_TRANSLATE_NOOP("Help",
+                          "<b>Mains.</b> Distribution, generators, and lamps in or near water "
+                          "belong to a licensed electrician."),
+        QT_TRANSLATE_NOOP("Help",
+                          "<b>Flicker.</b> Strobing and flicker tests can trigger seizures in "
+                          "photosensitive people: warn everyone first."),
+        QT_TRANSLATE_NOOP("Help",
+                          "<b>Lasers.</b> Never into a lens or toward people; scanners burn "
+                          "sensors too."),
+        QT_TRANSLATE_NOOP("Help",
+                          "<b>Overhead and underfoot.</b> Secure stands, cages and cables; keep "
+                          "walkways clear."),
         QT_TRANSLATE_NOOP("Help", "<b>Vehicles, water, heights.</b> Do not frame and move alone: a "
                                   "second person watches."),
     };

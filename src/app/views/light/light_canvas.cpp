@@ -112,10 +112,9 @@ void LightCanvas::arrangeHandles() {
             continue;
         }
         const auto& patch = m_at->patches[i];
-        const QString value =
-            tr("%1 stops, %2, reads %3")
-                .arg(toQt(print(patch.viewed)), toQt(print(patch.luminance)),
-                     toQt(print(patch.level)));
+        const QString value = tr("%1 stops, %2, reads %3")
+                                  .arg(toQt(print(patch.viewed)), toQt(print(patch.luminance)),
+                                       toQt(print(patch.level)));
         m_handles[i]->show(toQt(patch.id), toQt(patch.name), value, patch.state);
         const double x = std::clamp(g.axis.x(patch.viewed), g.axis.left, g.axis.right);
         m_handles[i]->centreOn(QPoint(qRound(x), qRound(g.sceneLine)));

@@ -75,17 +75,16 @@ void LightCanvas::drawGrid(QPainter& painter, const Geometry& g) const {
         const double y = std::round(g.y(Level(percent))) + 0.5;
         painter.setPen(QPen(t.line, 1));
         painter.drawLine(QPointF(g.recording.left(), y), QPointF(g.recording.right(), y));
-        drawText(painter, QRectF(g.axis.left - 64, y - 8, 56, 16), Qt::AlignRight | Qt::AlignVCenter,
-                 t.muted, small, QStringLiteral("%1 %").arg(percent));
-        const double code =
-            codeOf(signalAt(Level(percent), CodeRange::Legal, m_at->depth), CodeRange::Legal,
-                   m_at->depth);
+        drawText(painter, QRectF(g.axis.left - 64, y - 8, 56, 16),
+                 Qt::AlignRight | Qt::AlignVCenter, t.muted, small,
+                 QStringLiteral("%1 %").arg(percent));
+        const double code = codeOf(signalAt(Level(percent), CodeRange::Legal, m_at->depth),
+                                   CodeRange::Legal, m_at->depth);
         drawText(painter, QRectF(g.axis.right + 8, y - 8, 48, 16), Qt::AlignLeft | Qt::AlignVCenter,
                  t.muted, small, QString::number(std::lround(code)));
     }
     drawText(painter, QRectF(g.axis.right + 8, g.recording.top() - 16, 50, 16),
-             Qt::AlignLeft | Qt::AlignVCenter, t.muted, small,
-             tr("%1-bit").arg(m_at->depth.bits));
+             Qt::AlignLeft | Qt::AlignVCenter, t.muted, small, tr("%1-bit").arg(m_at->depth.bits));
     const auto title = bold(TextRole::Secondary);
     const auto heading = [&](double y, const QString& text, const QString& sub) {
         drawText(painter, QRectF(0, y, kRowHeight * 5.5, 16), Qt::AlignLeft, t.muted, title, text);
@@ -120,7 +119,9 @@ void LightCanvas::drawScene(QPainter& painter, const Geometry& g) const {
     std::vector<AxisLabel> labels;
     for (const auto& patch : m_at->patches)
         labels.push_back({toQt(patch.name),
-                          std::clamp(g.axis.x(patch.viewed), g.axis.left, g.axis.right), {}, {}});
+                          std::clamp(g.axis.x(patch.viewed), g.axis.left, g.axis.right),
+                          {},
+                          {}});
     staggerLabels(labels, font, g.axis.left - 40, width() - 4.0, g.sceneLine - 12, kRowHeight, 3);
     for (std::size_t i = 0; i < labels.size(); ++i) {
         if (labels[i].box.isEmpty())
@@ -149,9 +150,9 @@ void LightCanvas::drawSensor(QPainter& painter, const Geometry& g) const {
                              QRectF(g.recording.left(), g.recording.top(),
                                     noiseX - g.recording.left(), g.recording.height())})
         bslate::app::drawDots(painter, area, t.muted, area.height() > 40 ? 9.0 : 6.0);
-    for (const auto& area : {QRectF(clipX, band.top(), band.right() - clipX, band.height()),
-                             QRectF(clipX, g.recording.top(), g.recording.right() - clipX,
-                                    g.recording.height())})
+    for (const auto& area :
+         {QRectF(clipX, band.top(), band.right() - clipX, band.height()),
+          QRectF(clipX, g.recording.top(), g.recording.right() - clipX, g.recording.height())})
         drawHatch(painter, area, t.coral, area.height() > 40 ? 14.0 : 8.0);
     painter.setPen(QPen(t.ink, 1.6 * m_style.colours().stroke));
     painter.drawLine(QPointF(noiseX, band.top() - 4), QPointF(noiseX, band.bottom() + 4));
@@ -209,8 +210,9 @@ void LightCanvas::drawZebra(QPainter& painter, const Geometry& g) const {
     const auto& t = m_style.colours();
     double lastY = -1000;
     for (const auto& zebra : m_at->zebra) {
-        if (zebra.tap != ZebraTap::Recorded)
-            continue; // on another scale than this picture; the verdict and the card name it
+        if (zebra.tap != ZebraTap::Recorded || !zebra.reachable)
+            continue; // not to be set, or on another scale than this picture; the verdict and the
+                      // card name it
         const double y = g.y(zebra.set);
         painter.setPen(QPen(t.sky, 1.4 * t.stroke, Qt::DashLine));
         painter.drawLine(QPointF(g.recording.left(), y), QPointF(g.recording.right(), y));

@@ -60,7 +60,7 @@ void LightTrain::build() {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(12);
-    const QString captions[LinkCount] = {tr("Light"), tr("ND"), tr("Iris"),
+    const QString captions[LinkCount] = {tr("Light"),   tr("ND"),   tr("Iris"),
                                          tr("Shutter"), tr("Base"), tr("Rated")};
     const QString helps[LinkCount] = {
         tr("The grey card's reading. Type 26 cd/m2, 108 lx, 10 fc or EV 7.7: the whole scene "
@@ -71,7 +71,7 @@ void LightTrain::build() {
         tr("Type 172.8 or 1/50. Keys [ and ]"),
         tr("Base ISO of the sensor. Key B"),
         tr("Exposure index or ISO. Type 400. Up and down keys")};
-    const char* names[LinkCount] = {"train-light", "train-nd",   "train-iris",
+    const char* names[LinkCount] = {"train-light",   "train-nd",   "train-iris",
                                     "train-shutter", "train-base", "train-rated"};
     for (int i = 0; i < LinkCount; ++i) {
         const auto link = static_cast<Link>(i);
@@ -140,21 +140,20 @@ void LightTrain::refresh() {
     m_blocks[Key]->show(key ? toQt(print(key->reading)) : tr("none"), ev, payer == Payer::Light,
                         false);
     const bool nd = !setup->filters.empty();
-    m_blocks[Nd]->show(nd ? QStringLiteral("ND%1").arg(
-                                toQt(fixedText(densityOf(at.ndLoss).value(), 1)))
-                          : tr("none"),
-                       toQt(print(-at.ndLoss)), payer == Payer::Nd, false);
+    m_blocks[Nd]->show(
+        nd ? QStringLiteral("ND%1").arg(toQt(fixedText(densityOf(at.ndLoss).value(), 1)))
+           : tr("none"),
+        toQt(print(-at.ndLoss)), payer == Payer::Nd, false);
     m_blocks[Iris]->show(toQt(print(setup->iris)), tr("drag"), payer == Payer::Iris, false);
     const bool angle = std::holds_alternative<ShutterAngle>(setup->shutter);
-    m_blocks[ShutterLink]->show(
-        toQt(print(setup->shutter)).remove(QStringLiteral(" s")),
-        angle ? toQt(print(at.exposureTime)) : toQt(print(at.angle)), false, false);
+    m_blocks[ShutterLink]->show(toQt(print(setup->shutter)).remove(QStringLiteral(" s")),
+                                angle ? toQt(print(at.exposureTime)) : toQt(print(at.angle)), false,
+                                false);
     m_blocks[Base]->show(toQt(print(at.base)), tr("ISO"), false, false);
     const bool recorded = at.iso == IsoBehaviour::Recorded;
-    m_blocks[Rated]->show((recorded ? QStringLiteral("ISO ") : QStringLiteral("EI ")) +
-                              toQt(print(setup->rating)),
-                          toQt(print(at.gain)), payer == Payer::Rating,
-                          std::abs(at.gain.value()) > 0.05);
+    m_blocks[Rated]->show(
+        (recorded ? QStringLiteral("ISO ") : QStringLiteral("EI ")) + toQt(print(setup->rating)),
+        toQt(print(at.gain)), payer == Payer::Rating, std::abs(at.gain.value()) > 0.05);
 }
 
 void LightTrain::step(Link link, int steps) {
@@ -201,8 +200,8 @@ void LightTrain::turnBy(Link link, int steps, const ShootDocument::Value& from, 
                                       1.0 / setup->rate.toDouble()));
         const auto& dial = context->camera->shutter;
         const Shutter asAngle = shutterAngle(wanted, setup->rate);
-        const bool angles = dial.angleStep > 0 &&
-                            std::holds_alternative<ShutterAngle>(setup->shutter);
+        const bool angles =
+            dial.angleStep > 0 && std::holds_alternative<ShutterAngle>(setup->shutter);
         go(TurnShutter{angles ? asAngle : Shutter(wanted)});
         break;
     }

@@ -122,8 +122,9 @@ void LightView::refresh() {
     if (const auto* verdict = document.verdict())
         for (const auto& finding : verdict->findings)
             if (finding.id.starts_with("safety-"))
-                warnings << QStringLiteral("\u26a0 %1: %2").arg(
-                    toQt(titleOf(finding, translator())), toQt(reasonOf(finding, translator())));
+                warnings << QStringLiteral("\u26a0 %1: %2")
+                                .arg(toQt(titleOf(finding, translator())),
+                                     toQt(reasonOf(finding, translator())));
     m_safety->setText(warnings.join(QLatin1Char('\n')));
     m_safety->setVisible(scene && !warnings.isEmpty());
     m_train->refresh();

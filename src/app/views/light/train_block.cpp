@@ -70,8 +70,8 @@ void TrainBlock::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     const auto& t = m_style.colours();
     const bool active = hasFocus() || m_dragging;
-    drawBlock(painter, rect(), active ? t.raised : t.deep, active || m_changed ? t.marigold : t.line,
-              active ? 2.0 : 1.2);
+    drawBlock(painter, rect(), active ? t.raised : t.deep,
+              active || m_changed ? t.marigold : t.line, active ? 2.0 : 1.2);
     painter.setFont(Style::font(TextRole::Secondary));
     painter.setPen(t.muted);
     painter.drawText(QRect(9, 5, width() - 18, 16), Qt::AlignLeft | Qt::AlignVCenter, m_caption);

@@ -130,17 +130,15 @@ void sceneWider(const Case& now, Findings& out) {
     const Stops lift(std::ceil(std::max(0.0, -bottom->aboveNoise.value()) * 3.0) / 3.0);
     for (auto& remedy : exposureRemedies(now, lift)) {
         remedy.id = "save-subject";
-        offer(now, finding, std::move(remedy), [&](const Evaluation& after) {
-            return darkest(after)->aboveNoise >= Stops(0.0);
-        });
+        offer(now, finding, std::move(remedy),
+              [&](const Evaluation& after) { return darkest(after)->aboveNoise >= Stops(0.0); });
     }
     // Save the highlight: the brightest comes under the clip.
     const Stops drop = std::max(Stops(0.0), -top->headroom);
     for (auto& remedy : darkeningRemedies(now, drop)) {
         remedy.id = "save-highlight";
-        offer(now, finding, std::move(remedy), [](const Evaluation& after) {
-            return brightest(after)->headroom >= Stops(0.0);
-        });
+        offer(now, finding, std::move(remedy),
+              [](const Evaluation& after) { return brightest(after)->headroom >= Stops(0.0); });
     }
     // Change the light: everything below mid-grey is filled by what is missing.
     Edit edit{*now.context.setup, *now.context.scene};

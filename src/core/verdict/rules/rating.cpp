@@ -69,7 +69,8 @@ void isoOffBase(const Case& now, Findings& out) {
                      {"floor", now.at.noiseFloor}};
     if (now.at.base >= now.context.profile->minimum && now.at.base <= now.context.profile->maximum)
         if (auto turned = turn(*now.context.shoot, setup, TurnRating{now.at.base}))
-            offer(now, finding, Remedy{"set-rating", {{"ei", now.at.base}}, turned->edit, {}, {}, 0},
+            offer(now, finding,
+                  Remedy{"set-rating", {{"ei", now.at.base}}, turned->edit, {}, {}, 0},
                   [](const Evaluation& after) { return std::abs(after.gain.value()) < 0.05; });
     out.push_back(std::move(finding));
 }

@@ -60,10 +60,8 @@ void shutterNotOnDial(const Case& now, Findings& out) {
     finding.id = "shutter-not-on-dial";
     finding.severity = Severity::Caution;
     finding.source = "the camera's kit entry";
-    finding.facts = {{"set", setup.shutter},
-                     {"dial", dial},
-                     {"off", off},
-                     {"camera", now.context.camera->name}};
+    finding.facts = {
+        {"set", setup.shutter}, {"dial", dial}, {"off", off}, {"camera", now.context.camera->name}};
     Edit edit{setup, std::nullopt};
     edit.setup->shutter = dial;
     offer(now, finding, Remedy{"set-shutter", {{"shutter", dial}}, std::move(edit), {}, {}, 0},
@@ -78,9 +76,8 @@ void curveEndsLow(const Case& now, Findings& out) {
     finding.id = now.at.curveEndsFirst ? "curve-ends-low" : "sensor-ends-low";
     finding.severity = Severity::Note;
     finding.source = now.at.curveEndsFirst ? "the profile's curve" : "the sensor's full well";
-    finding.facts = {{"level", now.at.clipLevel},
-                     {"clip", now.at.clip},
-                     {"profile", now.context.profile->name}};
+    finding.facts = {
+        {"level", now.at.clipLevel}, {"clip", now.at.clip}, {"profile", now.context.profile->name}};
     out.push_back(std::move(finding));
 }
 
@@ -88,9 +85,7 @@ void zebraToSet(const Case& now, Findings& out) {
     for (const auto& zebra : now.at.zebra) {
         Finding finding;
         const bool guard = zebra.use == ZebraUse::Guard;
-        finding.id = !zebra.reachable ? "zebra-out-of-reach"
-                     : guard          ? "zebra-guard"
-                                      : "zebra-skin";
+        finding.id = !zebra.reachable ? "zebra-out-of-reach" : guard ? "zebra-guard" : "zebra-skin";
         finding.severity = Severity::Note;
         finding.subject = guard ? "guard" : "skin";
         finding.source = "this curve and the camera's zebra steps";
@@ -107,9 +102,9 @@ void strongNd(const Case& now, Findings& out) {
     if (density < kInfraredDensity - Density(1e-6))
         return;
     for (const auto& filter : filtersFor(now.context.shoot->kit, *now.context.camera))
-        if (filter.irCut && std::find(now.context.setup->filters.begin(),
-                                      now.context.setup->filters.end(),
-                                      filter.id) != now.context.setup->filters.end())
+        if (filter.irCut &&
+            std::find(now.context.setup->filters.begin(), now.context.setup->filters.end(),
+                      filter.id) != now.context.setup->filters.end())
             return;
     Finding finding;
     finding.id = "nd-infrared";

@@ -46,10 +46,24 @@ void skinCodes(const Case&, Findings&);
 // safety.cpp: what can hurt someone
 void safety(const Case&, Findings&);
 
-inline constexpr std::array<Rule, 19> kAll = {
-    patchClipped,    patchNearClip, patchInNoise,        sceneWider,       sceneFits,
-    skinOffPlace,    lightToSpareOrShort, schoolSuggestion, cardReadsDark, ratingDiffers,
-    isoOutsideProfile, isoOffBase,  shutterAngleOffRule, shutterNotOnDial, curveEndsLow,
-    zebraToSet,      strongNd,      skinCodes,           safety};
+inline constexpr std::array<Rule, 19> kAll = {patchClipped,
+                                              patchNearClip,
+                                              patchInNoise,
+                                              sceneWider,
+                                              sceneFits,
+                                              skinOffPlace,
+                                              lightToSpareOrShort,
+                                              schoolSuggestion,
+                                              cardReadsDark,
+                                              ratingDiffers,
+                                              isoOutsideProfile,
+                                              isoOffBase,
+                                              shutterAngleOffRule,
+                                              shutterNotOnDial,
+                                              curveEndsLow,
+                                              zebraToSet,
+                                              strongNd,
+                                              skinCodes,
+                                              safety};
 
 } // namespace bslate::rules
