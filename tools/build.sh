@@ -5,7 +5,7 @@ packages=(
     g++ cmake ninja-build ccache pkg-config
     qt6-base-dev libgl-dev qt6-qpa-plugins
     fonts-b612 nlohmann-json3-dev libcli11-dev
-    libgtest-dev libbenchmark-dev libopencolorio-dev
+    libgtest-dev libbenchmark-dev libopencolorio-dev libvalijson-dev
 )
 
 # Installs the packages named that are missing, listing them first; sudo only when not root.

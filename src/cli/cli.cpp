@@ -76,6 +76,16 @@ int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& e
     addCurve(app, curveOptions, command);
     addExpose(app, exposeOptions, command);
     addLut(app, lutOptions, command);
+    const auto verbs = app.get_subcommands([](const CLI::App*) { return true; });
+    const bool known = args.empty() || args.front().starts_with("-") ||
+                       std::any_of(verbs.begin(), verbs.end(), [&](const CLI::App* verb) {
+                           return verb->get_name() == args.front();
+                       });
+    if (!known) {
+        err << "bslate: no such verb \"" << args.front()
+            << "\"; expected check, curve, expose or lut\n";
+        return kBadInput;
+    }
     try {
         std::vector<std::string> reversed(args.rbegin(), args.rend());
         app.parse(reversed);

@@ -71,12 +71,19 @@ void Actions::turnControl(const QString& name, const Turn& change, int drag,
     const auto* setup = findSetup(*start, fromQt(m_document.setupId()));
     if (!setup)
         return;
-    const auto turned = turn(*start, *setup, change);
+    const auto turned = turn(*start, *setup, change, owedBy(start));
     if (!turned) {
         emit refused(messageOf(turned.error()));
         return;
     }
     m_document.edit(name, applied(*start, turned->edit), drag);
+    if (drag == 0 && turned->payer != Payer::Nobody)
+        m_debt = {m_document.value(), m_document.setupId(), turned->unpaid};
+}
+
+Stops Actions::owedBy(const ShootDocument::Value& start) const {
+    const bool same = start == m_debt.after && m_document.setupId() == m_debt.setupId;
+    return same ? m_debt.owed : Stops(0.0);
 }
 
 void Actions::apply(const QString& name, const Edit& edit) {

@@ -5,6 +5,8 @@
 
 #include <QObject>
 
+#include <functional>
+
 namespace bslate::app {
 
 /// Everything a person can do to a shoot, as named undoable edits on the selected setup. Refused
@@ -46,7 +48,16 @@ signals:
     void refused(const QString& message);
 
 private:
+    /// What the payer could not cover yet, valid while the document is as that turn left it.
+    struct Debt {
+        ShootDocument::Value after;
+        QString setupId;
+        Stops owed{0.0};
+    };
+    [[nodiscard]] Stops owedBy(const ShootDocument::Value& start) const;
+
     ShootDocument& m_document;
+    Debt m_debt;
 };
 
 } // namespace bslate::app

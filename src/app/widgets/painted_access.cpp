@@ -12,8 +12,13 @@ constexpr const char* kValue = "bslateValue";
 class PaintedAccess : public QAccessibleWidget {
 public:
     explicit PaintedAccess(QWidget* widget)
-        : QAccessibleWidget(widget,
-                            static_cast<QAccessible::Role>(widget->property(kRole).toInt())) {}
+        : QAccessibleWidget(widget) {}
+
+    QAccessible::Role role() const override {
+        const auto role = widget()->property(kRole);
+        return role.isValid() ? static_cast<QAccessible::Role>(role.toInt())
+                              : QAccessibleWidget::role();
+    }
 
     QString text(QAccessible::Text kind) const override {
         if (kind == QAccessible::Value)
@@ -22,9 +27,12 @@ public:
     }
 };
 
-QAccessibleInterface* makeInterface(const QString&, QObject* object) {
+// Asked once for an object, maybe before it was described: so all of our own plain widgets get
+// the interface, and it looks the role up when asked. Subclasses of Qt's controls keep theirs.
+QAccessibleInterface* makeInterface(const QString& className, QObject* object) {
     auto* widget = qobject_cast<QWidget*>(object);
-    if (!widget || !widget->property(kRole).isValid())
+    if (!widget || !className.startsWith(QStringLiteral("bslate::app::")) ||
+        widget->metaObject()->superClass() != &QWidget::staticMetaObject)
         return nullptr;
     return new PaintedAccess(widget);
 }

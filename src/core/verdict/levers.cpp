@@ -165,7 +165,7 @@ Stops lossOfSetup(const Shoot& shoot, const Setup& setup) {
 
 } // namespace
 
-Result<Turned> turn(const Shoot& shoot, const Setup& setup, const Turn& change) {
+Result<Turned> turn(const Shoot& shoot, const Setup& setup, const Turn& change, Stops owed) {
     const auto context = resolve(shoot, setup);
     if (!context)
         return context.error();
@@ -178,12 +178,13 @@ Result<Turned> turn(const Shoot& shoot, const Setup& setup, const Turn& change) 
 
     Turned result;
     result.gained = gained;
-    const bool pays = setup.payer != worker.own && setup.payer != Payer::Nobody &&
-                      std::abs(gained.value()) > 1e-9;
+    const Stops due = gained + owed;
+    const bool pays =
+        setup.payer != worker.own && setup.payer != Payer::Nobody && std::abs(due.value()) > 1e-9;
     result.payer = pays ? setup.payer : Payer::Nobody;
-    const Stops byLight = pays ? worker.pay(setup.payer, gained) : Stops(0.0);
-    result.unpaid =
-        viewOf(worker.setup, lossOfSetup(shoot, worker.setup)) - before + worker.light - byLight;
+    const Stops byLight = pays ? worker.pay(setup.payer, due) : Stops(0.0);
+    result.unpaid = viewOf(worker.setup, lossOfSetup(shoot, worker.setup)) - before + worker.light -
+                    byLight + owed;
     result.edit = {worker.setup, worker.scene};
     return result;
 }

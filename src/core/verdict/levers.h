@@ -45,7 +45,11 @@ struct Turned {
 /// Works the change out. Fails with OutOfRange when lens, profile, camera or frame cannot do it,
 /// saying what they can. The payer covers what it can: ND by the nearest stack of the user's
 /// filters, the iris and the rating in third stops within their ranges, light exactly.
-[[nodiscard]] Result<Turned> turn(const Shoot& shoot, const Setup& setup, const Turn& change);
+///
+/// `owed` is what earlier turns of the same control left unpaid: the payer covers it too, so that
+/// three thirds of a stop become one filter. `unpaid` in the result includes it.
+[[nodiscard]] Result<Turned> turn(const Shoot& shoot, const Setup& setup, const Turn& change,
+                                  Stops owed = Stops(0.0));
 
 /// Third-stop neighbours, `steps` > 0 being more light for the iris and a higher number for
 /// ratings. An off-scale start snaps to the next mark in that direction.

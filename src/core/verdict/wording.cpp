@@ -104,7 +104,7 @@ constexpr Sentence kRemedies[] = {
     {"set-base", "Base {ei}", ""},
     {"set-shutter", "Shutter {shutter}", ""},
     {"set-school", "Use {school}", ""},
-    {"save-subject", "Save the subject", ""},
+    {"save-subject", "Save the subject, let {given} go", ""},
     {"save-highlight", "Save the highlight", ""},
     {"change-light", "Fill shadows {fill}", ""},
 };

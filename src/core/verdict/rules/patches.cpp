@@ -52,6 +52,45 @@ std::optional<Remedy> reratingRemedy(const Case& now, Stops less) {
     return Remedy{"rerate", {{"ei", rating}}, std::move(turned->edit), {}, {}, 0};
 }
 
+bool isLost(const PatchPlacement& patch) {
+    return patch.state == PatchState::Clipped || patch.state == PatchState::Noise;
+}
+
+// Save the subject: skin (else the darkest patch) goes to its place or out of the noise, and
+// what is lost by that is marked as allowed to go.
+void offerSavingSubject(const Case& now, Finding& finding) {
+    const auto* face = skin(now.at);
+    const auto& subject = face ? *face : *darkest(now.at);
+    const auto wanted = face ? skinPlace(now.context, now.at, *face) : std::nullopt;
+    const Stops shift =
+        wanted ? *wanted - subject.recorded : Stops(std::max(0.0, -subject.aboveNoise.value()));
+    std::vector<Remedy> candidates;
+    if (std::abs(shift.value()) > 0.34)
+        candidates = exposureRemedies(now, shift);
+    else
+        candidates.push_back({"save-subject", {}, {*now.context.setup, std::nullopt}, {}, {}, 0});
+    for (auto& remedy : candidates) {
+        const auto after = evaluationAfter(now, remedy.edit);
+        if (!after)
+            continue;
+        remedy.id = "save-subject";
+        remedy.edit.scene = *now.context.scene;
+        int given = 0;
+        for (std::size_t i = 0; i < after->patches.size(); ++i) {
+            auto& role = remedy.edit.scene->patches[i].role;
+            if (isLost(after->patches[i]) && after->patches[i].id != subject.id &&
+                role != PatchRole::Spare) {
+                role = PatchRole::Spare;
+                ++given;
+            }
+        }
+        remedy.facts.push_back({"given", given});
+        offer(now, finding, std::move(remedy), [&](const Evaluation& then) {
+            return given > 0 && !isLost(samePatch(then, subject.id));
+        });
+    }
+}
+
 } // namespace
 
 void patchClipped(const Case& now, Findings& out) {
@@ -126,13 +165,7 @@ void sceneWider(const Case& now, Findings& out) {
                      {"top", top->name},
                      {"bottom", bottom->name}};
 
-    // Save the subject: the darkest patch that matters comes out of the noise.
-    const Stops lift(std::ceil(std::max(0.0, -bottom->aboveNoise.value()) * 3.0) / 3.0);
-    for (auto& remedy : exposureRemedies(now, lift)) {
-        remedy.id = "save-subject";
-        offer(now, finding, std::move(remedy),
-              [&](const Evaluation& after) { return darkest(after)->aboveNoise >= Stops(0.0); });
-    }
+    offerSavingSubject(now, finding);
     // Save the highlight: the brightest comes under the clip.
     const Stops drop = std::max(Stops(0.0), -top->headroom);
     for (auto& remedy : darkeningRemedies(now, drop)) {

@@ -1,0 +1,50 @@
+#include "core/verdict/judge.h"
+#include "core/verdict/levers.h"
+#include "io/shoot_json.h"
+#include "support/sample_shoot.h"
+
+#include <benchmark/benchmark.h>
+
+namespace {
+
+using namespace bslate;
+
+Shoot twelvePatches() {
+    Shoot shoot = sample::shoot();
+    auto& patches = shoot.scenes[0].patches;
+    for (int i = 0; i < 6; ++i)
+        patches.push_back(
+            sample::patch("extra" + std::to_string(i), PatchRole::Highlight, 3.0 * (i + 1)));
+    return shoot;
+}
+
+void evaluateOneSetup(benchmark::State& state) {
+    const auto shoot = twelvePatches();
+    for (auto _ : state)
+        benchmark::DoNotOptimize(evaluate(shoot, shoot.setups[0]));
+}
+BENCHMARK(evaluateOneSetup)->Unit(benchmark::kMicrosecond);
+
+void judgeOneSetup(benchmark::State& state) {
+    const auto shoot = twelvePatches();
+    for (auto _ : state)
+        benchmark::DoNotOptimize(judge(shoot, shoot.setups[0]));
+}
+BENCHMARK(judgeOneSetup)->Unit(benchmark::kMicrosecond);
+
+void judgeTheDemo(benchmark::State& state) {
+    const auto shoot = *io::loadShoot(BSLATE_ROOT "/data/demo/slack-water.bslate");
+    for (auto _ : state)
+        for (const auto& setup : shoot.setups)
+            benchmark::DoNotOptimize(judge(shoot, setup));
+}
+BENCHMARK(judgeTheDemo)->Unit(benchmark::kMicrosecond);
+
+void turnTheIris(benchmark::State& state) {
+    const auto shoot = twelvePatches();
+    for (auto _ : state)
+        benchmark::DoNotOptimize(turn(shoot, shoot.setups[0], TurnIris{TStop(2.8)}));
+}
+BENCHMARK(turnTheIris)->Unit(benchmark::kMicrosecond);
+
+} // namespace

@@ -1,0 +1,20 @@
+// The shoot reader on arbitrary bytes: an error or a shoot that judges and survives a save.
+#include "core/verdict/judge.h"
+#include "io/shoot_json.h"
+
+#include <cstdint>
+#include <cstdlib>
+
+extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
+    using namespace bslate;
+    const std::string_view text(reinterpret_cast<const char*>(data), size);
+    const auto shoot = io::readShoot(text, "fuzz", "/nonexistent");
+    if (!shoot)
+        return 0;
+    for (const auto& setup : shoot->setups)
+        (void)judge(*shoot, setup).count(Severity::Fault);
+    const auto again = io::readShoot(io::writeShoot(*shoot), "again", "/nonexistent");
+    if (!again && !shoot->kitFile)
+        std::abort();
+    return 0;
+}

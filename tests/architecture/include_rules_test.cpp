@@ -1,0 +1,145 @@
+// The rules of docs/architecture.md, checked on the sources themselves.
+#include <gtest/gtest.h>
+
+#include <algorithm>
+#include <filesystem>
+#include <fstream>
+#include <regex>
+#include <sstream>
+#include <string>
+#include <vector>
+
+namespace {
+
+namespace fs = std::filesystem;
+
+struct Source {
+    fs::path path;
+    std::string text;
+    [[nodiscard]] std::string name() const { return fs::relative(path, BSLATE_ROOT).string(); }
+};
+
+std::vector<Source> sourcesUnder(const char* folder) {
+    std::vector<Source> sources;
+    for (const auto& entry : fs::recursive_directory_iterator(fs::path(BSLATE_ROOT) / folder)) {
+        const auto extension = entry.path().extension();
+        if (extension != ".cpp" && extension != ".h")
+            continue;
+        std::ifstream file(entry.path());
+        std::stringstream text;
+        text << file.rdbuf();
+        sources.push_back({entry.path(), text.str()});
+    }
+    return sources;
+}
+
+std::vector<std::string> includesOf(const Source& source) {
+    static const std::regex form("#include\\s*[<\"]([^>\"]+)[>\"]");
+    std::vector<std::string> includes;
+    for (std::sregex_iterator at(source.text.begin(), source.text.end(), form), end; at != end;
+         ++at)
+        includes.push_back((*at)[1]);
+    return includes;
+}
+
+// The floor of a core path such as core/light/sensor.h, lowest first; -1 for unknown folders.
+int floorOf(const std::string& folder) {
+    const std::vector<std::string> floors = {"base",    "quantity", "signal", "light",
+                                             "cadence", "media",    "kit",    "shoot",
+                                             "verdict", "frame",    "clip"};
+    const auto found = std::find(floors.begin(), floors.end(), folder);
+    return found == floors.end() ? -1 : static_cast<int>(found - floors.begin());
+}
+
+std::string folderAfter(const std::string& path, const std::string& part) {
+    const auto at = path.find(part);
+    const auto start = at + part.size();
+    return at == std::string::npos ? std::string()
+                                   : path.substr(start, path.find('/', start) - start);
+}
+
+TEST(Architecture, CoreFoldersIncludeOnlyFloorsBelow) {
+    int seen = 0;
+    for (const auto& source : sourcesUnder("src/core")) {
+        const int own = floorOf(folderAfter(source.name(), "src/core/"));
+        ASSERT_GE(own, 0) << source.name() << " is in a folder that has no floor";
+        for (const auto& include : includesOf(source)) {
+            if (!include.starts_with("core/"))
+                continue;
+            ++seen;
+            const int other = floorOf(folderAfter(include, "core/"));
+            EXPECT_LE(other, own) << source.name() << " includes " << include;
+            EXPECT_GE(other, 0) << source.name() << " includes " << include;
+        }
+    }
+    EXPECT_GT(seen, 50) << "the scan found too little to mean anything";
+}
+
+TEST(Architecture, CoreUsesTheStandardLibraryOnlyAndTouchesNothingOutside) {
+    const std::regex forbidden(
+        "std::(cout|cerr|clog|ifstream|ofstream|fstream|filesystem|locale|getenv|exit|abort)"
+        "|\\bprintf\\s*\\(|\\bqDebug|\\bQ[A-Z][a-z]+|nlohmann|system_clock|steady_clock"
+        "|#include <(iostream|fstream|filesystem|chrono|locale|ctime)>");
+    for (const auto& source : sourcesUnder("src/core")) {
+        std::smatch hit;
+        EXPECT_FALSE(std::regex_search(source.text, hit, forbidden))
+            << source.name() << ": " << hit.str();
+        for (const auto& include : includesOf(source))
+            EXPECT_TRUE(include.starts_with("core/") || include.find('/') == std::string::npos)
+                << source.name() << " includes " << include;
+    }
+}
+
+TEST(Architecture, PartsIncludeOnlyWhatTheyMay) {
+    const auto check = [](const char* part, const std::vector<std::string>& allowed) {
+        const std::string folder = std::string("src/") + part;
+        for (const auto& source : sourcesUnder(folder.c_str()))
+            for (const auto& include : includesOf(source))
+                for (const char* other : {"io/", "cli/", "app/"})
+                    if (include.starts_with(other))
+                        EXPECT_NE(std::find(allowed.begin(), allowed.end(), other), allowed.end())
+                            << source.name() << " includes " << include;
+    };
+    check("io", {"io/"});
+    check("cli", {"cli/", "io/"});
+    check("app", {"app/", "io/"});
+}
+
+TEST(Architecture, CliAndIoKnowNoQt) {
+    for (const char* part : {"src/io", "src/cli"})
+        for (const auto& source : sourcesUnder(part))
+            for (const auto& include : includesOf(source))
+                EXPECT_FALSE(std::regex_match(include, std::regex("Q[A-Z].*")))
+                    << source.name() << " includes " << include;
+}
+
+TEST(Architecture, PublicIoHeadersHideTheirLibraries) {
+    for (const auto& source : sourcesUnder("src/io")) {
+        const auto file = source.path.filename().string();
+        if (source.path.extension() != ".h" || file == "json_reader.h" || file == "kit_nodes.h")
+            continue;
+        EXPECT_EQ(source.text.find("nlohmann"), std::string::npos) << source.name();
+        EXPECT_EQ(source.text.find("json_reader.h"), std::string::npos) << source.name();
+    }
+}
+
+TEST(Architecture, WidgetsKnowNoDocuments) {
+    for (const auto& source : sourcesUnder("src/app/widgets"))
+        for (const auto& include : includesOf(source))
+            EXPECT_FALSE(include.starts_with("app/views/") || include.starts_with("app/shell/") ||
+                         include == "app/document/shoot_document.h")
+                << source.name() << " includes " << include;
+}
+
+TEST(Architecture, FilesStayShortEnoughToRead) {
+    for (const auto& source : sourcesUnder("src")) {
+        const auto lines = std::count(source.text.begin(), source.text.end(), '\n');
+        EXPECT_LE(lines, 450) << source.name();
+        if (source.path.extension() == ".h") {
+            EXPECT_NE(source.text.find("#pragma once"), std::string::npos) << source.name();
+            EXPECT_LE(lines, 250) << source.name();
+        }
+    }
+}
+
+} // namespace

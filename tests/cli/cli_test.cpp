@@ -1,0 +1,177 @@
+#include "cli/cli.h"
+#include "support/temporary_folder.h"
+
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+
+#include <sstream>
+
+namespace bslate::cli {
+namespace {
+
+using Json = nlohmann::json;
+using sample::root;
+using sample::slurp;
+using sample::spit;
+using sample::TemporaryFolder;
+
+struct Ran {
+    int code;
+    std::string out, err;
+    [[nodiscard]] Json json() const { return Json::parse(out); }
+};
+
+Ran ran(const std::vector<std::string>& args) {
+    std::ostringstream out, err;
+    const int code = run(args, out, err);
+    return {code, out.str(), err.str()};
+}
+
+const std::string kShoot = (root() / "data/demo/slack-water.bslate").string();
+const std::string kKit = (root() / "data/demo/slack-water.bskit.json").string();
+
+std::vector<std::string> expose(std::vector<std::string> more) {
+    std::vector<std::string> args = {"expose",    "--kit",    kKit,   "--camera",  "tarn-6",
+                                     "--profile", "tarn-log", "--ei", "400",       "--t-stop",
+                                     "T4",        "--rate",   "24",   "--shutter", "1/50"};
+    args.insert(args.end(), more.begin(), more.end());
+    return args;
+}
+
+TEST(CliCheck, JudgesTheDemo) {
+    const auto all = ran({"check", kShoot, "--json"});
+    EXPECT_EQ(all.code, kFaults) << "the demo has a fault on purpose";
+    EXPECT_TRUE(all.err.empty());
+    const auto json = all.json();
+    ASSERT_EQ(json["setups"].size(), 8u);
+    const auto& second = json["setups"][1];
+    EXPECT_EQ(second["number"], "2A");
+    for (const char* key : {"exposure_time_s", "angle_deg", "clip_stops", "noise_floor_stops",
+                            "rating_offset_stops", "patches", "zebra"})
+        EXPECT_TRUE(second["derived"].contains(key)) << key;
+    const auto& fault = second["findings"][0];
+    EXPECT_EQ(fault["id"], "patch-clipped");
+    EXPECT_EQ(fault["severity"], "fault");
+    EXPECT_FALSE(fault["title"].get<std::string>().empty());
+    EXPECT_FALSE(fault["reason"].get<std::string>().empty());
+    const auto fine = ran({"check", kShoot, "--setup", "4A", "--json"});
+    EXPECT_EQ(fine.code, kGood);
+    EXPECT_EQ(fine.json()["setups"].size(), 1u);
+    EXPECT_NE(ran({"check", kShoot, "--setup", "2A"}).out.find("Sky in the doorway is lost"),
+              std::string::npos);
+}
+
+TEST(CliExpose, GivesTheWorkedPlacement) {
+    const auto result =
+        ran(expose({"--patch", "grey=26 cd/m2", "--patch", "sky=1260 cd/m2", "--json"}));
+    EXPECT_EQ(result.code, kFaults);
+    const auto derived = result.json()["derived"];
+    EXPECT_NEAR(derived["exposure_time_s"].get<double>(), 0.02, 1e-12);
+    EXPECT_NEAR(derived["angle_deg"].get<double>(), 172.8, 1e-9);
+    EXPECT_NEAR(derived["rating_offset_stops"].get<double>(), -1, 1e-12);
+    EXPECT_NEAR(derived["clip_stops"].get<double>(), 6.1, 1e-12);
+    EXPECT_NEAR(derived["noise_floor_stops"].get<double>(), -6.54, 5e-3);
+    const auto& grey = derived["patches"][0];
+    EXPECT_NEAR(grey["sensor_stops"].get<double>(), 1.0566, 5e-5);
+    EXPECT_NEAR(grey["recorded_stops"].get<double>(), 1.0566, 5e-5);
+    EXPECT_NEAR(grey["viewed_stops"].get<double>(), 0.0566, 5e-5);
+    for (const char* key :
+         {"level_percent", "code", "headroom_stops", "above_noise_stops", "state"})
+        EXPECT_TRUE(grey.contains(key)) << key;
+    EXPECT_EQ(derived["patches"][1]["state"], "clipped");
+}
+
+TEST(CliExpose, FiltersReflectanceAndSnr) {
+    const auto place = [](const std::vector<std::string>& more) {
+        return ran(expose(more)).json()["derived"]["patches"][0]["sensor_stops"].get<double>();
+    };
+    const double plain = place({"--patch", "a=26 cd/m2", "--json"});
+    EXPECT_NEAR(plain - place({"--patch", "a=26 cd/m2", "--nd", "ND8", "--nd", "1 stop", "--json"}),
+                4, 1e-9);
+    EXPECT_NEAR(place({"--patch", "a=453.786 lx @ 18 %", "--json"}), plain, 1e-4);
+    const auto engineering = ran(expose({"--snr", "1", "--json"}));
+    EXPECT_NEAR(engineering.json()["derived"]["noise_floor_stops"].get<double>(), -7.747, 5e-4);
+    EXPECT_EQ(engineering.code, kGood);
+}
+
+TEST(CliCurve, TabulatesStandardsAndKitCurves) {
+    const auto acescct = ran({"curve", "acescct", "--stops", "-2:2:1", "--json"}).json();
+    ASSERT_EQ(acescct["points"].size(), 5u);
+    EXPECT_NEAR(acescct["points"][2]["signal"].get<double>(), 0.413588, 1e-6);
+    EXPECT_NEAR(acescct["points"][2]["linear"].get<double>(), 0.18, 1e-12);
+    const auto bt709 = ran({"curve", "bt709", "--stops", "0:0:1", "--bits", "8", "--json"}).json();
+    EXPECT_EQ(bt709["points"][0]["code"], 106); // 16 + 219 * 0.40901
+    EXPECT_NEAR(bt709["clip_stops"].get<double>(), 2.729, 1e-3);
+    const auto flat =
+        ran({"curve", kKit, "--profile", "sedge-flat", "--stops", "0:8:4", "--json"}).json();
+    EXPECT_NEAR(flat["points"][2]["level_percent"].get<double>(), 84, 0.1);
+}
+
+TEST(CliLut, WritesAFileAndFailsWithoutTouchingOne) {
+    const TemporaryFolder folder;
+    const auto file = (folder / "2a.cube").string();
+    EXPECT_EQ(ran({"lut", kShoot, "--setup", "2A", "-o", file}).code, kGood);
+    EXPECT_EQ(slurp(file).find("TITLE \"Slack Water 2A"), 0u);
+    EXPECT_EQ(ran({"lut", kShoot, "--setup", "2A", "-o", file, "--1d"}).code, kGood);
+    EXPECT_NE(slurp(file).find("LUT_1D_SIZE 4096"), std::string::npos);
+    spit(file, "mine");
+    EXPECT_EQ(ran({"lut", kShoot, "--setup", "9Z", "-o", file}).code, kBadInput);
+    EXPECT_EQ(slurp(file), "mine");
+    EXPECT_EQ(ran({"lut", kShoot, "--setup", "2A", "-o", "/nowhere/a.cube"}).code, kBadInput);
+}
+
+TEST(Cli, BadInputIsTwoWithAMessageThatNamesThePlace) {
+    const TemporaryFolder folder;
+    spit(folder / "cut.bslate", slurp(kShoot).substr(0, 500));
+    const struct {
+        std::vector<std::string> args;
+        const char* says;
+    } table[] = {
+        {{}, "A subcommand"},
+        {{"sing"}, "sing"},
+        {{"check"}, "FILE"},
+        {{"check", "missing.bslate"}, "missing.bslate"},
+        {{"check", (folder / "cut.bslate").string()}, "line "},
+        {{"check", kShoot, "--setup", "9Z"}, "--setup"},
+        {{"check", kShoot, "--loud"}, "--loud"},
+        {{"curve", "acescct", "--stops", "2:1:1"}, "FROM:TO:STEP"},
+        {{"curve", "acescct", "--stops", "0:1:0"}, "FROM:TO:STEP"},
+        {{"curve", "acescct", "--stops", "0:1:nan"}, "FROM:TO:STEP"},
+        {{"curve", "acescct", "--stops", "0:1:1", "--bits", "9"}, "8, 10 or 12"},
+        {{"curve", kKit, "--stops", "0:1:1"}, "tarn-log"},
+        {{"curve", "nolog", "--stops", "0:1:1"}, "acescct, bt709, hlg"},
+        {expose({"--patch", "grey=26 K"}), "cd/m2"},
+        {expose({"--patch", "grey=-3 lx"}), "above zero"},
+        {expose({"--patch", "26 cd/m2"}), "NAME=READING"},
+        {expose({"--patch", "a=1 lx", "--patch", "a=2 lx"}), "only once"},
+        {expose({"--nd", "ND1"}), "ND1.0"},
+        {expose({"--snr", "0"}), "--snr"},
+        {expose({"--school", "hope"}), "to-the-right"},
+        {expose({"--base", "x"}), "--base"},
+        {expose({"--mode", "gone"}), "recording mode"},
+    };
+    for (const auto& row : table) {
+        const auto result = ran(row.args);
+        EXPECT_EQ(result.code, kBadInput) << result.err;
+        EXPECT_TRUE(result.out.empty()) << result.out;
+        EXPECT_NE(result.err.find(row.says), std::string::npos)
+            << "wanted " << row.says << ", got " << result.err;
+        EXPECT_EQ(result.err.find("bslate: "), 0u) << result.err;
+    }
+    auto zero = expose({});
+    for (const auto& [index, text] : {std::pair<std::size_t, const char*>{14, "0"},
+                                      {12, "0"},
+                                      {10, "T0"},
+                                      {8, "-1"},
+                                      {4, "gone"},
+                                      {6, "gone"},
+                                      {2, "gone.json"}}) {
+        auto args = zero;
+        args[index] = text;
+        EXPECT_EQ(ran(args).code, kBadInput) << text << " for " << args[index - 1];
+    }
+    EXPECT_EQ(ran({"--help"}).code, kGood);
+}
+
+} // namespace
+} // namespace bslate::cli
