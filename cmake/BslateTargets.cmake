@@ -20,8 +20,9 @@ endmacro()
 
 # Warnings are errors on our own code.
 function(bslate_warnings target)
-    target_compile_options(${target} PRIVATE -Wall -Wextra -Wpedantic -Wshadow=local -Wconversion
+    target_compile_options(${target} PRIVATE -Wall -Wextra -Wpedantic -Wconversion
                            -Wno-sign-conversion -Werror
+                           $<$<CXX_COMPILER_ID:GNU>:-Wshadow=local>
                            # GCC 12 reports std::string concatenation wrongly (GCC bug 105651).
                            $<$<CXX_COMPILER_ID:GNU>:-Wno-restrict>)
 endfunction()

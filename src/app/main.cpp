@@ -2,6 +2,7 @@
 #include "app/shell/main_window.h"
 #include "app/shell/notice_bar.h"
 #include "app/shell/shot.h"
+#include "app/shell/timing.h"
 #include "app/style/style.h"
 #include "app/widgets/painted_access.h"
 
@@ -15,6 +16,7 @@
 #include <QTimer>
 #include <QTranslator>
 
+#include <algorithm>
 #include <cstdlib>
 #include <cstring>
 #include <iostream>
@@ -64,7 +66,8 @@ void addOptions(QCommandLineParser& parser) {
                        {"size", "Window size", "WxH", "1280x800"},
                        {"theme", "slate or paper", "NAME"},
                        {"scale", "Scale of the interface", "S", "1"},
-                       {"time-start", "Print the time to the first paint and stop"}});
+                       {"time-start", "Print the time to the first paint and stop"},
+                       {"time-drag", "Print the time of N drag moves and stop", "N"}});
 }
 
 QSize sizeFrom(const QString& text) {
@@ -148,6 +151,12 @@ int main(int argc, char** argv) {
         QTimer::singleShot(0, &window, [&] {
             window.repaint();
             std::cout << "first_paint_ms " << clock.elapsed() << "\n";
+            QCoreApplication::exit(0);
+        });
+    }
+    if (parser.isSet("time-drag")) {
+        QTimer::singleShot(0, &window, [&] {
+            timeDrag(window, std::max(1, parser.value("time-drag").toInt()));
             QCoreApplication::exit(0);
         });
     }

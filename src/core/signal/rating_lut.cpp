@@ -27,6 +27,22 @@ double display(double x) {
     return 1.0 - room * std::pow(x / kRollStart, -kRoll.perStop / (room * std::log(2.0)));
 }
 
+// display() in single precision for the 100 000 points of a cube; within 1e-6 of it.
+class FastDisplay {
+public:
+    float operator()(float x) const {
+        if (x <= 0.018f)
+            return std::max(0.0f, 4.5f * x);
+        if (x <= static_cast<float>(kRollStart))
+            return 1.099f * std::pow(x, 0.45f) - 0.099f;
+        return 1.0f - m_room * std::pow(x / static_cast<float>(kRollStart), m_power);
+    }
+
+private:
+    float m_room = static_cast<float>(1.0 - kRoll.level);
+    float m_power = static_cast<float>(-kRoll.perStop / ((1.0 - kRoll.level) * std::log(2.0)));
+};
+
 } // namespace
 
 Signal displaySignal(SceneLinear light) {
@@ -55,16 +71,17 @@ std::vector<std::array<float, 3>> sampleCube(const RatingLut& lut, std::size_t s
         const Signal signal(static_cast<double>(i) / static_cast<double>(size - 1));
         axis[i] = decode(lut.curve, signal).value() * gain;
     }
+    const FastDisplay shown;
     std::vector<std::array<float, 3>> cube;
     cube.reserve(size * size * size);
     for (const double blue : axis) {
         for (const double green : axis) {
             for (const double red : axis) {
-                std::array<float, 3> out{};
-                for (std::size_t c = 0; c < 3; ++c)
-                    out[c] = static_cast<float>(
-                        display(matrix[c][0] * red + matrix[c][1] * green + matrix[c][2] * blue));
-                cube.push_back(out);
+                const auto channel = [&](std::size_t c) {
+                    return shown(static_cast<float>(matrix[c][0] * red + matrix[c][1] * green +
+                                                    matrix[c][2] * blue));
+                };
+                cube.push_back({channel(0), channel(1), channel(2)});
             }
         }
     }

@@ -79,19 +79,29 @@ std::optional<Stops> greyPlace(const Evaluation& evaluation) {
     return std::nullopt;
 }
 
+bool tapsViewingLut(const SetupContext& context) {
+    return context.camera->zebra.tap == ZebraTap::ViewingLut && !context.profile->ready;
+}
+
 // The level a zebra tap sees for light at `recorded` stops.
 Level tapLevel(const SetupContext& context, const Evaluation& at, Stops recorded) {
     const Stops held = std::min(recorded, at.clip);
-    if (context.camera->zebra.tap == ZebraTap::ViewingLut && !context.profile->ready)
+    if (tapsViewingLut(context))
         return displayLevel(held + at.ratingOffset);
     return levelAt(context.profile->curve, held, at.depth);
 }
 
-// The recorded stops at which the tap reaches `level`; bisection, since taps are monotone.
+// The recorded stops at which the tap reaches `level`, no higher than the clip.
 Stops stopsAtTap(const SetupContext& context, const Evaluation& at, Level level) {
+    if (!tapsViewingLut(context)) {
+        const auto& curve = context.profile->curve;
+        const Signal signal = signalAt(level, curve.range, at.depth);
+        return std::min(stopsOf(decode(curve, signal)), at.clip);
+    }
+    // The display has no inverse near its end; bisection to 1e-6 stop, since it is monotone.
     double low = -20.0;
     double high = at.clip.value();
-    for (int i = 0; i < 40; ++i) {
+    for (int i = 0; i < 26; ++i) {
         const double middle = 0.5 * (low + high);
         (tapLevel(context, at, Stops(middle)) < level ? low : high) = middle;
     }

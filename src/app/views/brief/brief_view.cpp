@@ -220,7 +220,14 @@ void BriefView::refreshList() {
     }
 }
 
+void BriefView::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    refresh();
+}
+
 void BriefView::refresh() {
+    if (!isVisible())
+        return; // showEvent catches up
     if (!scene()) {
         const auto& scenes = m_actions.document().shoot().scenes;
         const auto* selected = m_actions.document().scene();

@@ -6,6 +6,7 @@
 #include "app/widgets/stops_axis.h"
 
 #include <QElapsedTimer>
+#include <QPixmap>
 #include <QWidget>
 
 #include <optional>
@@ -55,6 +56,20 @@ private:
     void wireHandle(PatchHandle* handle);
     void moveHeldPatch(Stops by);
 
+    /// Grid, window and curve, which stay while patches move: drawn once into a pixmap.
+    struct Backdrop {
+        StopsAxis axis;
+        QSize size;
+        double scale = 0;
+        Theme theme = Theme::Slate;
+        Stops clip, floor, offset;
+        BitDepth depth;
+        Curve curve;
+        std::vector<ZebraValue> zebra;
+        friend bool operator==(const Backdrop&, const Backdrop&) = default;
+    };
+    void drawBackdrop(QPainter& painter, const Geometry& g);
+
     void drawEmpty(QPainter& painter) const;
     void drawGrid(QPainter& painter, const Geometry& g) const;
     void drawScene(QPainter& painter, const Geometry& g) const;
@@ -77,6 +92,8 @@ private:
     ShootDocument::Value m_dragFrom;
     QString m_dragId;
     int m_drag = 0;
+    Backdrop m_backdropOf;
+    QPixmap m_backdrop;
     double m_lastPaintMs = 0;
 };
 

@@ -37,17 +37,41 @@ void LightCanvas::paintEvent(QPaintEvent*) {
     QElapsedTimer timer;
     timer.start();
     QPainter painter(this);
-    painter.fillRect(rect(), m_style.colours().panel);
     if (!m_at || !m_context) {
+        painter.fillRect(rect(), m_style.colours().panel);
         drawEmpty(painter);
         return;
     }
     const auto g = geometry();
-    drawGrid(painter, g);
-    drawSensor(painter, g);
-    drawRecording(painter, g);
+    drawBackdrop(painter, g);
+    drawGhost(painter, g);
+    drawDots(painter, g);
     drawScene(painter, g);
     m_lastPaintMs = static_cast<double>(timer.nsecsElapsed()) / 1e6;
+}
+
+void LightCanvas::drawBackdrop(QPainter& painter, const Geometry& g) {
+    const Backdrop wanted{g.axis,
+                          size(),
+                          devicePixelRatioF(),
+                          m_style.theme(),
+                          m_at->clip,
+                          m_at->noiseFloor,
+                          m_at->ratingOffset,
+                          m_at->depth,
+                          m_context->profile->curve,
+                          m_at->zebra};
+    if (m_backdrop.isNull() || !(wanted == m_backdropOf)) {
+        m_backdropOf = wanted;
+        m_backdrop = QPixmap(size() * devicePixelRatioF());
+        m_backdrop.setDevicePixelRatio(devicePixelRatioF());
+        m_backdrop.fill(m_style.colours().panel);
+        QPainter once(&m_backdrop);
+        drawGrid(once, g);
+        drawSensor(once, g);
+        drawRecording(once, g);
+    }
+    painter.drawPixmap(0, 0, m_backdrop);
 }
 
 void LightCanvas::drawEmpty(QPainter& painter) const {
@@ -202,8 +226,6 @@ void LightCanvas::drawRecording(QPainter& painter, const Geometry& g) const {
     drawZebra(painter, g);
     drawCurve(painter, g, m_at->ratingOffset, QPen(t.ink, 2.2 * t.stroke));
     painter.restore();
-    drawGhost(painter, g);
-    drawDots(painter, g);
 }
 
 void LightCanvas::drawZebra(QPainter& painter, const Geometry& g) const {

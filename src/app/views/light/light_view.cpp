@@ -105,7 +105,14 @@ void LightView::buildHeader(QVBoxLayout& column) {
             [this](int index) { m_actions.setPayer(static_cast<Payer>(index)); });
 }
 
+void LightView::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    refresh();
+}
+
 void LightView::refresh() {
+    if (!isVisible())
+        return; // showEvent catches up
     auto& document = m_actions.document();
     const auto* setup = document.setup();
     const auto* scene = document.scene();

@@ -1,0 +1,12 @@
+#pragma once
+
+namespace bslate::app {
+
+class MainWindow;
+
+/// Drags a patch of the selected setup back and forth through the running window and prints, for
+/// `moves` moves, the milliseconds from the mouse move to the finished repaint of the picture
+/// (`drag_ms_mean`, `drag_ms_worst`) and of the picture's painting alone (`paint_ms_mean`).
+void timeDrag(MainWindow& window, int moves);
+
+} // namespace bslate::app
