@@ -87,11 +87,8 @@ void openRequested(MainWindow& window, const QCommandLineParser& parser) {
         if (const auto done = window.files().openDemo(); !done)
             window.notice().tell(messageOf(done.error()), true);
     } else {
-        const auto left = window.files().leftover({});
-        if (left)
-            window.offerRecovery({});
-        else
-            window.files().startNew();
+        window.files().startNew();
+        window.offerRecovery({});
     }
     for (const auto& setup : window.document().shoot().setups)
         if (toQt(setup.number) == parser.value("setup"))

@@ -169,11 +169,16 @@ TEST_F(Window, AKilledProgramOffersItsAutosave) {
         if (button->text() == QStringLiteral("Recover them"))
             recover = button;
     ASSERT_NE(recover, nullptr);
+    second.files().startNew(); // neither starting anew nor editing may touch what was kept
+    second.actionsOnShoot().addScene();
+    second.files().autosaveNow();
+    EXPECT_TRUE(QFile::exists(file("day.bslate.autosave.kept")));
     recover->click();
     EXPECT_EQ(second.document().shoot(), edited);
     EXPECT_TRUE(second.document().isModified()) << "recovered is not yet saved";
     ASSERT_TRUE(second.saveTo(file("day.bslate")));
     EXPECT_FALSE(QFile::exists(file("day.bslate.autosave"))) << "a save clears it";
+    EXPECT_FALSE(QFile::exists(file("day.bslate.autosave.kept")));
 }
 
 TEST_F(Window, QuitAsksOnlyWhenSomethingWouldBeLost) {

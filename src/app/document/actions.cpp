@@ -36,6 +36,18 @@ std::string freshNumber(const Shoot& shoot, const std::string& after) {
             return std::to_string(n) + "A";
 }
 
+Scene startingScene(const std::string& id) {
+    Scene scene;
+    scene.id = id;
+    scene.name = fromQt(Actions::tr("New scene"));
+    Patch grey;
+    grey.id = "grey";
+    grey.name = fromQt(Actions::tr("Grey card"));
+    grey.role = PatchRole::Grey;
+    scene.patches.push_back(grey);
+    return scene;
+}
+
 // A setup that evaluates: the first camera with its first profile and mode, at base.
 Setup startingSetup(const Shoot& shoot) {
     Setup setup;
@@ -130,10 +142,7 @@ void Actions::addSetup() {
     setup.number = freshNumber(after, current ? current->number : std::string());
     setup.name = fromQt(tr("New setup"));
     if (after.scenes.empty()) {
-        Scene scene;
-        scene.id = "scene-1";
-        scene.name = fromQt(tr("New scene"));
-        after.scenes.push_back(scene);
+        after.scenes.push_back(startingScene("scene-1"));
     }
     setup.scene = current ? current->scene : after.scenes.front().id;
     const QString id = toQt(setup.id);
@@ -169,15 +178,7 @@ void Actions::deleteSetup() {
 
 void Actions::addScene() {
     Shoot after = m_document.shoot();
-    Scene scene;
-    scene.id = freshId(after.scenes, "scene");
-    scene.name = fromQt(tr("New scene"));
-    Patch grey;
-    grey.id = "grey";
-    grey.name = fromQt(tr("Grey card"));
-    grey.role = PatchRole::Grey;
-    scene.patches.push_back(grey);
-    after.scenes.push_back(std::move(scene));
+    after.scenes.push_back(startingScene(freshId(after.scenes, "scene")));
     m_document.edit(tr("Add scene"), std::move(after));
 }
 
@@ -204,6 +205,7 @@ QString Actions::addPatch(const QString& sceneId) {
         Patch patch;
         patch.id = freshId(scene.patches, "patch");
         patch.name = fromQt(tr("New patch"));
+        patch.role = PatchRole::Highlight;
         for (const auto& other : scene.patches)
             if (other.role == PatchRole::Grey)
                 patch.reading = other.reading;

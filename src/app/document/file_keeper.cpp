@@ -128,7 +128,12 @@ QString FileKeeper::autosavePath(const QString& path) const {
 
 std::optional<QString> FileKeeper::leftover(const QString& path) const {
     const QString autosave = autosavePath(path);
-    return QFile::exists(autosave) ? std::optional(autosave) : std::nullopt;
+    const QString kept = autosave + QStringLiteral(".kept");
+    if (QFile::exists(autosave) && autosave != m_written) {
+        QFile::remove(kept);
+        QFile::rename(autosave, kept);
+    }
+    return QFile::exists(kept) ? std::optional(kept) : std::nullopt;
 }
 
 Outcome FileKeeper::recover(const QString& autosave, const QString& path) {
@@ -136,6 +141,9 @@ Outcome FileKeeper::recover(const QString& autosave, const QString& path) {
     if (!shoot)
         return shoot.error();
     m_document.reset(*std::move(shoot), path, true);
+    autosaveNow(); // the recovered state stays safe under its own name ...
+    if (!m_written.isEmpty())
+        QFile::remove(autosave); // ... before the kept one goes
     return Done{};
 }
 
@@ -149,13 +157,17 @@ void FileKeeper::autosaveNow() {
     const QString target = autosavePath(m_document.path());
     QDir().mkpath(QFileInfo(target).absolutePath());
     const auto saved = io::saveShoot(m_document.shoot(), fromQt(target));
-    if (!saved)
+    if (saved)
+        m_written = target;
+    else
         emit autosaveFailed(tr("Autosave failed. %1").arg(messageOf(saved.error())));
 }
 
 void FileKeeper::forgetAutosave() {
     m_timer->stop();
-    QFile::remove(autosavePath(m_document.path()));
+    if (!m_written.isEmpty())
+        QFile::remove(m_written);
+    m_written.clear();
 }
 
 } // namespace bslate::app

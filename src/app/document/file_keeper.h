@@ -35,7 +35,9 @@ public:
 
     [[nodiscard]] QStringList recent() const;
 
-    /// The autosave left behind by a crash for this path (empty: a never-saved shoot), if any.
+    /// The autosave left behind by a crash for this path (empty: a never-saved shoot), if any. It
+    /// is put aside as NAME.autosave.kept first, so that nothing overwrites it until it is
+    /// recovered or discarded.
     [[nodiscard]] std::optional<QString> leftover(const QString& path) const;
     Outcome recover(const QString& autosave, const QString& path);
     void discard(const QString& autosave);
@@ -56,6 +58,7 @@ private:
     QSettings& m_settings;
     QString m_scratch;
     QTimer* m_timer;
+    QString m_written; ///< the autosave this run wrote, if any; no other is ever removed
 };
 
 } // namespace bslate::app

@@ -140,7 +140,7 @@ QWidget* BriefView::buildScenePage() {
     scroll->viewport()->setAutoFillBackground(false);
     list->setAutoFillBackground(false);
     column->addWidget(scroll, 1);
-    connect(add, &QPushButton::clicked, this, [this] { m_actions.addPatch(m_sceneId); });
+    connect(add, &QPushButton::clicked, this, [this] { addPatch(); });
     connect(m_name, &QuantityEdit::entered, this, [this](const QString& text) {
         changeScene(tr("Rename scene"), [&](Scene& scene) { scene.name = fromQt(text.trimmed()); });
     });
@@ -261,9 +261,16 @@ void BriefView::refreshRows(const Scene* now) {
         m_rows[i]->hide();
 }
 
+void BriefView::addPatch() {
+    const QString id = m_actions.addPatch(m_sceneId);
+    for (auto* patchRow : m_rows)
+        if (patchRow->id() == id && !patchRow->isHidden())
+            patchRow->focusName();
+}
+
 void BriefView::keyPressEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_Insert && scene()) {
-        m_actions.addPatch(m_sceneId);
+        addPatch();
         return;
     }
     QWidget::keyPressEvent(event);

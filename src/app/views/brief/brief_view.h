@@ -40,6 +40,7 @@ private:
     QWidget* buildSceneList();
     QWidget* buildScenePage();
     void buildHazards(QVBoxLayout& column);
+    void addPatch();
     void refreshList();
     void refreshRows(const Scene* scene);
     PatchRow* row(std::size_t index);

@@ -93,6 +93,11 @@ void PatchRow::show(const Patch& patch) {
     setVisible(true);
 }
 
+void PatchRow::focusName() {
+    m_name->setFocus();
+    m_name->selectAll();
+}
+
 void PatchRow::focusReading() {
     m_reading->setFocus();
     m_reading->selectAll();

@@ -25,6 +25,7 @@ public:
     void show(const Patch& patch);
     [[nodiscard]] const QString& id() const { return m_id; }
     void focusReading();
+    void focusName(); ///< for a new patch: typing replaces its name
 
 signals:
     void changed(const QString& editName, const std::function<void(bslate::Patch&)>& change);
