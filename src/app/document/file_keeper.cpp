@@ -35,9 +35,10 @@ FileKeeper::FileKeeper(ShootDocument& document, QSettings& settings, const QStri
     , m_settings(settings)
     , m_scratch(scratch)
     , m_timer(new QTimer(this)) {
+    m_writer.setMaxThreadCount(1);
     m_timer->setSingleShot(true);
     m_timer->setInterval(kAutosaveMs);
-    connect(m_timer, &QTimer::timeout, this, &FileKeeper::autosaveNow);
+    connect(m_timer, &QTimer::timeout, this, &FileKeeper::startAutosave);
     connect(&document, &ShootDocument::changed, this, [this] {
         if (!m_timer->isActive())
             m_timer->start();
@@ -142,7 +143,7 @@ Outcome FileKeeper::recover(const QString& autosave, const QString& path) {
         return shoot.error();
     m_document.reset(*std::move(shoot), path, true);
     autosaveNow(); // the recovered state stays safe under its own name ...
-    if (!m_written.isEmpty())
+    if (QFile::exists(m_written))
         QFile::remove(autosave); // ... before the kept one goes
     return Done{};
 }
@@ -151,20 +152,26 @@ void FileKeeper::discard(const QString& autosave) {
     QFile::remove(autosave);
 }
 
-void FileKeeper::autosaveNow() {
+void FileKeeper::startAutosave() {
     if (!m_document.isModified())
         return;
-    const QString target = autosavePath(m_document.path());
-    QDir().mkpath(QFileInfo(target).absolutePath());
-    const auto saved = io::saveShoot(m_document.shoot(), fromQt(target));
-    if (saved)
-        m_written = target;
-    else
-        emit autosaveFailed(tr("Autosave failed. %1").arg(messageOf(saved.error())));
+    m_written = autosavePath(m_document.path());
+    m_writer.start([this, value = m_document.value(), target = m_written] {
+        QDir().mkpath(QFileInfo(target).absolutePath());
+        const auto saved = io::saveShoot(*value, fromQt(target));
+        if (!saved)
+            emit autosaveFailed(tr("Autosave failed. %1").arg(messageOf(saved.error())));
+    });
+}
+
+void FileKeeper::autosaveNow() {
+    startAutosave();
+    m_writer.waitForDone();
 }
 
 void FileKeeper::forgetAutosave() {
     m_timer->stop();
+    m_writer.waitForDone();
     if (!m_written.isEmpty())
         QFile::remove(m_written);
     m_written.clear();

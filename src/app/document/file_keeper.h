@@ -5,6 +5,7 @@
 
 #include <QObject>
 #include <QStringList>
+#include <QThreadPool>
 
 #include <optional>
 
@@ -42,7 +43,7 @@ public:
     Outcome recover(const QString& autosave, const QString& path);
     void discard(const QString& autosave);
 
-    /// Writes the autosave now if there are unsaved changes.
+    /// Writes the autosave now if there are unsaved changes, and waits for it.
     void autosaveNow();
     /// The clean way out: no autosave stays behind.
     void forgetAutosave();
@@ -51,6 +52,9 @@ signals:
     void autosaveFailed(const QString& message);
 
 private:
+    /// The same on a worker thread: a slow disk must not stop a drag. The value is immutable, so
+    /// nothing is copied or locked.
+    void startAutosave();
     [[nodiscard]] QString autosavePath(const QString& path) const;
     void remember(const QString& path);
 
@@ -58,6 +62,7 @@ private:
     QSettings& m_settings;
     QString m_scratch;
     QTimer* m_timer;
+    QThreadPool m_writer;
     QString m_written; ///< the autosave this run wrote, if any; no other is ever removed
 };
 

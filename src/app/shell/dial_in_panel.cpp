@@ -32,7 +32,10 @@ QSize DialInPanel::sizeHint() const {
 
 void DialInPanel::refresh() {
     const auto* setup = m_document.setup();
-    m_card = setup ? dialIn(m_document.shoot(), *setup) : DialInCard{};
+    DialInCard card = setup ? dialIn(m_document.shoot(), *setup) : DialInCard{};
+    if (card == m_card && setup)
+        return; // most steps of a drag change nothing here
+    m_card = std::move(card);
     QStringList spoken;
     for (const auto& row : m_card.rows)
         spoken << QStringLiteral("%1 %2%3").arg(toQt(nameOf(row.field, translator())),

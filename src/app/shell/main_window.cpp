@@ -128,8 +128,10 @@ void MainWindow::restoreState() {
 }
 
 void MainWindow::focusNextPart(int direction) {
-    QWidget* const parts[] = {m_stack->currentWidget(), m_verdict, m_rail, m_steps};
-    constexpr int count = 4;
+    QList<QWidget*> parts = {m_stack->currentWidget(), m_verdict, m_rail, m_steps};
+    if (m_notice->isVisible())
+        parts.append(m_notice);
+    const int count = static_cast<int>(parts.size());
     int now = 0;
     for (int i = 0; i < count; ++i)
         if (parts[i]->hasFocus() || parts[i]->isAncestorOf(QApplication::focusWidget()))

@@ -62,7 +62,27 @@ void SetupRail::refresh() {
     describe(*this, QAccessible::PageTabList, tr("Setups"), value,
              tr("Ctrl+Left and Ctrl+Right move along the rail"));
     setOffset(m_offset);
-    update();
+    if (auto shown = shownNow(); shown != m_shown) {
+        m_shown = std::move(shown);
+        update();
+    }
+}
+
+std::pair<int, int> SetupRail::inView() const {
+    const int count = static_cast<int>(m_document.shoot().setups.size());
+    return {m_offset / (kSlate + kGap),
+            std::min(count - 1, (m_offset + width()) / (kSlate + kGap))};
+}
+
+QStringList SetupRail::shownNow() {
+    QStringList shown{m_document.setupId(), QString::number(m_offset)};
+    const auto [first, last] = inView();
+    for (int i = first; i <= last; ++i) {
+        const auto& setup = m_document.shoot().setups[static_cast<std::size_t>(i)];
+        shown << toQt(setup.number) << toQt(setup.name) << settings(m_document.shoot(), setup)
+              << QString::number(static_cast<int>(m_document.verdict(setup).worst()));
+    }
+    return shown;
 }
 
 void SetupRail::showSelected() {
@@ -79,7 +99,10 @@ void SetupRail::showSelected() {
 
 void SetupRail::setOffset(int offset) {
     const int total = static_cast<int>(m_document.shoot().setups.size()) * (kSlate + kGap) - kGap;
-    m_offset = std::clamp(offset, 0, std::max(0, total - width()));
+    const int clamped = std::clamp(offset, 0, std::max(0, total - width()));
+    if (clamped == m_offset)
+        return;
+    m_offset = clamped;
     update();
 }
 
@@ -91,9 +114,7 @@ void SetupRail::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     const auto& setups = m_document.shoot().setups;
     const int selected = selectedIndex();
-    const int first = m_offset / (kSlate + kGap);
-    const int last =
-        std::min(static_cast<int>(setups.size()) - 1, (m_offset + width()) / (kSlate + kGap));
+    const auto [first, last] = inView();
     for (int i = first; i <= last; ++i) {
         const QRectF box(i * (kSlate + kGap) - m_offset, 2, kSlate, height() - 6);
         drawSlate(painter, box, setups[static_cast<std::size_t>(i)], i == selected);

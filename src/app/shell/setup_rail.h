@@ -3,7 +3,10 @@
 #include "app/document/shoot_document.h"
 #include "app/style/style.h"
 
+#include <QStringList>
 #include <QWidget>
+
+#include <utility>
 
 namespace bslate::app {
 
@@ -30,10 +33,15 @@ private:
     void drawSlate(QPainter& painter, const QRectF& box, const Setup& setup, bool selected);
     [[nodiscard]] int selectedIndex() const;
     void setOffset(int offset);
+    /// First and last index in view; last < first when there is nothing.
+    [[nodiscard]] std::pair<int, int> inView() const;
+    /// What the slates in view show, to repaint only when that changed.
+    [[nodiscard]] QStringList shownNow();
 
     ShootDocument& m_document;
     const Style& m_style;
     int m_offset = 0; ///< pixels scrolled
+    QStringList m_shown;
 };
 
 } // namespace bslate::app

@@ -28,6 +28,7 @@ LightCanvas::LightCanvas(Actions& actions, const Style& style, QWidget* parent)
     , m_actions(actions)
     , m_style(style) {
     setObjectName(QStringLiteral("light-canvas"));
+    setAttribute(Qt::WA_OpaquePaintEvent);
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
     refresh();
 }

@@ -45,6 +45,8 @@ TrainBlock::TrainBlock(const Style& style, const QString& caption, const QString
 }
 
 void TrainBlock::show(const QString& value, const QString& side, bool pays, bool changed) {
+    if (value == m_value && side == m_side && pays == m_pays && changed == m_changed)
+        return;
     m_value = value;
     m_side = side;
     m_pays = pays;
