@@ -55,6 +55,8 @@ public:
     void writeLut(const QString& path, io::LutShape shape);
     [[nodiscard]] CardDialog* makeCard();
     void editSetup();
+    void editShoot();
+    void copyPicture(); ///< of the step in view, to the clipboard
     void focusNextPart(int direction);
 
     /// How an unsaved document is asked about; tests put their own answer in.

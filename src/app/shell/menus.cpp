@@ -7,7 +7,6 @@
 
 #include <QApplication>
 #include <QFileInfo>
-#include <QInputDialog>
 #include <QMenuBar>
 
 namespace bslate::app {
@@ -57,17 +56,7 @@ void shootMenu(MainWindow& w) {
     add(menu, tr("Save &as\u2026"), QKeySequence(QStringLiteral("Ctrl+Shift+S")), w,
         [&w] { w.saveAs(); });
     menu->addSeparator();
-    add(menu, tr("Re&name shoot\u2026"), {}, w, [&w] {
-        bool ok = false;
-        const QString title =
-            QInputDialog::getText(&w, tr("Rename shoot"), tr("Title"), QLineEdit::Normal,
-                                  toQt(w.document().shoot().title), &ok);
-        if (!ok || title.trimmed().isEmpty())
-            return;
-        Shoot after = w.document().shoot();
-        after.title = fromQt(title.trimmed());
-        w.document().edit(tr("Rename shoot"), std::move(after));
-    });
+    add(menu, tr("S&heet: title, meter, noise floor\u2026"), {}, w, [&w] { w.editShoot(); });
     add(menu, tr("Use &kit file\u2026"), {}, w, [&w] { w.askKit(); });
     menu->addSeparator();
     add(menu, tr("Dial-in &card\u2026"), QKeySequence::Print, w, [&w] {
@@ -90,6 +79,8 @@ void editMenu(MainWindow& w) {
     menu->addAction(undo);
     menu->addAction(redo);
     menu->addSeparator();
+    add(menu, tr("&Copy picture"), QKeySequence(QStringLiteral("Ctrl+Shift+C")), w,
+        [&w] { w.copyPicture(); });
     add(menu, tr("Add &patch"), {}, w, [&w] {
         if (const auto* scene = w.document().scene())
             w.actionsOnShoot().addPatch(toQt(scene->id));

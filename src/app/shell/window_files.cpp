@@ -4,12 +4,16 @@
 #include "app/document/text.h"
 #include "app/shell/notice_bar.h"
 #include "app/shell/setup_sheet.h"
+#include "app/shell/shoot_sheet.h"
 #include "app/views/card/card_dialog.h"
 #include "io/files.h"
 #include "io/rating_lut_file.h"
 
+#include <QClipboard>
 #include <QFileDialog>
 #include <QFileInfo>
+#include <QGuiApplication>
+#include <QStackedWidget>
 
 namespace bslate::app {
 
@@ -119,6 +123,17 @@ CardDialog* MainWindow::makeCard() {
     card->setAttribute(Qt::WA_DeleteOnClose);
     connect(card, &CardDialog::told, m_notice, &NoticeBar::tell);
     return card;
+}
+
+void MainWindow::editShoot() {
+    ShootSheet sheet(m_document.shoot(), this);
+    if (sheet.exec() == QDialog::Accepted)
+        m_document.edit(tr("Edit shoot"), sheet.result());
+}
+
+void MainWindow::copyPicture() {
+    QGuiApplication::clipboard()->setPixmap(m_stack->currentWidget()->grab());
+    m_notice->tell(tr("Picture copied"), false);
 }
 
 void MainWindow::editSetup() {

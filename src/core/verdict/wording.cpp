@@ -96,7 +96,7 @@ constexpr Sentence kFindings[] = {
 };
 
 constexpr Sentence kRemedies[] = {
-    {"set-nd", "ND {nd#} stops", ""},
+    {"set-nd", "{stack}, {nd}", ""},
     {"remove-nd", "Take the ND out", ""},
     {"set-iris", "Iris {iris}", ""},
     {"rerate", "Rate EI {ei}", ""},
@@ -129,7 +129,8 @@ std::string translated(const char* english, const Translator& translate) {
 std::string stopsText(Stops stops, bool sign, bool bare, bool fine) {
     if (fine)
         return (stops > Stops(0.0) ? "+" : "") + fixedText(stops.value(), 2);
-    const std::string number = sign ? print(stops) : printPlain(stops);
+    const bool negative = bare && stops < Stops(0.0); // must not read as room
+    const std::string number = sign || negative ? print(stops) : printPlain(stops);
     if (bare)
         return number;
     return number + (std::abs(stops.value()) > 1.049 ? " stops" : " stop");
@@ -222,8 +223,8 @@ std::string titleOf(const Remedy& remedy, const Translator& translate) {
         for (const auto& fact : remedy.facts) {
             if (fact.name == "iris")
                 title += ": " + std::visit(Filler{translate}, fact.value);
-            if (fact.name == "nd")
-                title += ": ND " + std::visit(Filler{translate, false, true}, fact.value);
+            if (fact.name == "stack")
+                title += ": " + std::visit(Filler{translate}, fact.value);
         }
     }
     return title;
@@ -232,14 +233,7 @@ std::string titleOf(const Remedy& remedy, const Translator& translate) {
 std::string effectOf(const Remedy& remedy, const Translator& translate) {
     const Facts facts = {
         {"highlights", remedy.highlights}, {"shadows", remedy.shadows}, {"worse", remedy.worse}};
-    const auto side = [](Stops room) { return room < Stops(0.0); };
-    std::string form = remedy.worse > 0 ? kEffectWorse : kEffect;
-    // A negative remainder must not read as room.
-    if (side(remedy.highlights))
-        form.replace(form.find("{highlights#} above"), 19, "{+highlights#} above");
-    if (side(remedy.shadows))
-        form.replace(form.find("{shadows#} to noise"), 19, "{+shadows#} to noise");
-    return fill(form.c_str(), facts, translate);
+    return fill(remedy.worse > 0 ? kEffectWorse : kEffect, facts, translate);
 }
 
 std::string nameOf(School school, const Translator& translate) {

@@ -251,6 +251,21 @@ TEST(Wording, EverySentenceIsWholeAndFilled) {
     EXPECT_GT(seen.size(), 18u);
 }
 
+TEST(Wording, RemediesNameTheUsersFiltersAndNeverHideACost) {
+    Changed now;
+    now.shoot.kit.filters[0].name = "my 0.3";
+    const auto verdict = now.verdict();
+    bool named = false;
+    for (const auto& remedy : must(verdict, "patch-clipped:sky").remedies)
+        named = named || titleOf(remedy) == "my 0.3, 1.0 stop";
+    EXPECT_TRUE(named);
+    Remedy costly{"set-iris", {{"iris", TStop(4)}}, {}, Stops(-0.9), Stops(-1.25), 2};
+    EXPECT_EQ(effectOf(costly), "-0.9 above, -1.2 to noise; loses 2");
+    costly.worse = 0;
+    costly.highlights = Stops(0.9);
+    EXPECT_EQ(effectOf(costly), "0.9 above, -1.2 to noise");
+}
+
 TEST(Wording, TranslatesTheTemplateBeforeFillingIt) {
     const Changed now;
     const auto verdict = now.verdict();

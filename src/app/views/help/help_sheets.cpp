@@ -63,6 +63,7 @@ QString keysHtml() {
         {"Ctrl+Z, Ctrl+Shift+Z", QT_TRANSLATE_NOOP("Help", "undo, redo")},
         {"Ctrl+N, Ctrl+O, Ctrl+S, Ctrl+Shift+S",
          QT_TRANSLATE_NOOP("Help", "new, open, save, save as")},
+        {"Ctrl+Shift+C", QT_TRANSLATE_NOOP("Help", "copy the picture")},
         {"Ctrl+T", QT_TRANSLATE_NOOP("Help", "Slate or Paper theme")},
         {"?", QT_TRANSLATE_NOOP("Help", "this sheet")},
     };

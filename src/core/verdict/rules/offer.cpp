@@ -17,9 +17,16 @@ std::optional<Remedy> filterRemedy(const Case& now, Stops wantedLoss) {
     if (!context)
         return std::nullopt;
     const Stops change = now.context.ndLoss - context->ndLoss;
+    std::string stack;
+    for (const auto& id : edit.setup->filters)
+        for (const auto& filter : filtersFor(now.context.shoot->kit, *now.context.camera))
+            if (filter.id == id)
+                stack += (stack.empty() ? "" : " + ") + filter.name;
     const bool none = edit.setup->filters.empty();
+    if (none)
+        stack = "no ND";
     return Remedy{none ? "remove-nd" : "set-nd",
-                  {{"nd", context->ndLoss}, {"change", change}},
+                  {{"nd", context->ndLoss}, {"change", change}, {"stack", stack}},
                   std::move(edit),
                   {},
                   {},
