@@ -142,8 +142,7 @@ TEST(Judge, RatingIsToldToGrading) {
 TEST(Judge, IsoOutsideTheProfile) {
     Changed now;
     now.setup.rating = ExposureIndex(100);
-    const auto& finding = must(now.verdict(), "iso-below-minimum");
-    EXPECT_EQ(finding.severity, Severity::Fault);
+    EXPECT_EQ(must(now.verdict(), "iso-below-minimum").severity, Severity::Fault);
     now.setup.rating = ExposureIndex(25600);
     EXPECT_EQ(must(now.verdict(), "iso-above-maximum").severity, Severity::Fault);
     now.setup.rating = ExposureIndex(800);
