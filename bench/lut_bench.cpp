@@ -1,5 +1,6 @@
 // The 33-point rating LUT, against the same transform sampled through OpenColorIO.
 #include "core/signal/rating_lut.h"
+#include "support/library_log.h"
 
 #include <OpenColorIO/OpenColorIO.h>
 #include <benchmark/benchmark.h>
@@ -27,15 +28,7 @@ void ours(benchmark::State& state) {
 BENCHMARK(ours)->Unit(benchmark::kMillisecond);
 
 ocio::ConstProcessorRcPtr libraryProcessor() {
-    const double atBreak[3] = {0.01, 0.01, 0.01}, slope[3] = {0.0735, 0.0735, 0.0735},
-                 offset[3] = {0.4, 0.4, 0.4}, linSlope[3] = {6, 6, 6},
-                 linOffset[3] = {0.05, 0.05, 0.05};
-    auto log = ocio::LogCameraTransform::Create(atBreak);
-    log->setBase(2);
-    log->setLogSideSlopeValue(slope);
-    log->setLogSideOffsetValue(offset);
-    log->setLinSideSlopeValue(linSlope);
-    log->setLinSideOffsetValue(linOffset);
+    auto log = sample::libraryLog(std::get<CameraLog>(demoLut().curve.family));
     log->setDirection(ocio::TRANSFORM_DIR_INVERSE);
     const auto gamut = convert(gamutBt2020(), gamutBt709());
     double m[16] = {};

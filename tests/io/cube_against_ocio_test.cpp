@@ -4,6 +4,7 @@
 #include "io/files.h"
 #include "io/rating_lut_file.h"
 #include "io/shoot_json.h"
+#include "support/library_log.h"
 #include "support/sample_shoot.h"
 #include "support/temporary_folder.h"
 
@@ -78,15 +79,7 @@ TEST(Cube1d, AgreesOverTheWholeRange) {
 // The same transform built by the library out of its own parts: log to linear, the rating as a
 // matrix, then our documented display as BT.709 where the two are the same (up to 60 %).
 TEST(RatingLutFile, AgreesWithTheTransformBuiltInTheLibrary) {
-    const double atBreak[3] = {0.01, 0.01, 0.01};
-    auto log = ocio::LogCameraTransform::Create(atBreak);
-    const double slope[3] = {0.0735, 0.0735, 0.0735}, offset[3] = {0.4, 0.4, 0.4},
-                 linSlope[3] = {6, 6, 6}, linOffset[3] = {0.05, 0.05, 0.05};
-    log->setBase(2);
-    log->setLogSideSlopeValue(slope);
-    log->setLogSideOffsetValue(offset);
-    log->setLinSideSlopeValue(linSlope);
-    log->setLinSideOffsetValue(linOffset);
+    auto log = sample::libraryLog(std::get<CameraLog>(wideLut().curve.family));
     log->setDirection(ocio::TRANSFORM_DIR_INVERSE);
     auto half = ocio::MatrixTransform::Create();
     const double scale[16] = {0.5, 0, 0, 0, 0, 0.5, 0, 0, 0, 0, 0.5, 0, 0, 0, 0, 1};

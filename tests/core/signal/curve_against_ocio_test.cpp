@@ -1,5 +1,6 @@
 // A second implementation: OpenColorIO evaluates the same published curves.
 #include "core/signal/curve.h"
+#include "support/library_log.h"
 
 #include <OpenColorIO/OpenColorIO.h>
 #include <gtest/gtest.h>
@@ -24,18 +25,7 @@ ocio::ConstCPUProcessorRcPtr processorOf(const ocio::ConstTransformRcPtr& transf
 }
 
 ocio::ConstCPUProcessorRcPtr cameraLog(const CameraLog& log) {
-    const double atBreak[3] = {log.linSideBreak, log.linSideBreak, log.linSideBreak};
-    auto transform = ocio::LogCameraTransform::Create(atBreak);
-    transform->setBase(log.base);
-    const auto set = [&](void (ocio::LogCameraTransform::*setter)(const double(&)[3]), double v) {
-        const double values[3] = {v, v, v};
-        (transform.get()->*setter)(values);
-    };
-    set(&ocio::LogCameraTransform::setLogSideSlopeValue, log.logSideSlope);
-    set(&ocio::LogCameraTransform::setLogSideOffsetValue, log.logSideOffset);
-    set(&ocio::LogCameraTransform::setLinSideSlopeValue, log.linSideSlope);
-    set(&ocio::LogCameraTransform::setLinSideOffsetValue, log.linSideOffset);
-    return processorOf(transform);
+    return processorOf(sample::libraryLog(log));
 }
 
 void expectSameAsLibrary(const Curve& curve, const ocio::ConstCPUProcessorRcPtr& cpu) {

@@ -18,7 +18,7 @@ void showSheet(QWidget* parent, const QString& name, const QString& title, const
     dialog->setObjectName(name);
     dialog->setAttribute(Qt::WA_DeleteOnClose);
     dialog->setWindowTitle(title);
-    dialog->resize(620, 640);
+    dialog->resize(680, 780);
     auto* column = new QVBoxLayout(dialog);
     auto* text = new QTextBrowser;
     text->setHtml(html);

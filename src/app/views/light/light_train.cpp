@@ -59,7 +59,7 @@ LightTrain::LightTrain(Actions& actions, const Style& style, QWidget* parent)
 void LightTrain::build() {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(12);
+    row->setSpacing(9);
     const QString captions[LinkCount] = {tr("Light"),   tr("ND"),   tr("Iris"),
                                          tr("Shutter"), tr("Base"), tr("Rated")};
     const QString helps[LinkCount] = {
