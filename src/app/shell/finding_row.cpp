@@ -64,6 +64,10 @@ FindingRow::FindingRow(const Style& style, QWidget* parent)
     });
 }
 
+QWidget* FindingRow::lastControl() const {
+    return m_why;
+}
+
 void FindingRow::show(const Finding& finding) {
     if (finding.key() != m_finding.key())
         m_why->hide();

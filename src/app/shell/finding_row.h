@@ -21,6 +21,8 @@ public:
 
     void show(const Finding& finding);
     [[nodiscard]] const Finding& finding() const { return m_finding; }
+    /// The end of the row's tab chain, for the list to join the next row to.
+    [[nodiscard]] QWidget* lastControl() const;
 
 signals:
     void remedyChosen(const QString& name, const bslate::Edit& edit);

@@ -66,6 +66,15 @@ FindingRow* VerdictPanel::row(std::size_t index) {
     while (static_cast<std::size_t>(m_rows.size()) <= index) {
         auto* row = new FindingRow(m_style, m_list);
         m_column->insertWidget(m_column->count() - 1, row);
+        // Rows come late; without this Tab would visit them after everything else.
+        QWidget* before =
+            m_rows.isEmpty() ? static_cast<QWidget*>(m_scroll) : m_rows.last()->lastControl();
+        for (auto* control : row->findChildren<QWidget*>()) {
+            if (control->focusPolicy() & Qt::TabFocus) {
+                setTabOrder(before, control);
+                before = control;
+            }
+        }
         m_rows.append(row);
         connect(row, &FindingRow::remedyChosen, this,
                 [this](const QString& name, const Edit& edit) { m_actions.apply(name, edit); });

@@ -21,7 +21,7 @@ constexpr Sentence kFindings[] = {
     {"patch-near-clip", "{patch} has {room} before clip",
      "Under a third of a stop is no room for a change of light."},
     {"patch-in-noise", "{patch} is {under} into the noise",
-     "The floor at signal-to-noise {snr} is {+floor#}; lifting it in the grade lifts grain."},
+     "The floor at signal-to-noise {snr/10} is {+floor#}; lifting it in the grade lifts grain."},
     {"scene-wider", "The scene is {excess} wider than the camera",
      "{bottom} to {top} spans {scene}; between noise and clip there are {window}."},
     {"scene-fits", "The scene fits",

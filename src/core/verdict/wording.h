@@ -8,8 +8,9 @@
 
 /// The only place where a judgement becomes a sentence. Texts are English templates with
 /// `{fact}` places: stops print as `0.6 stop`, `{+fact}` with their sign, `{fact#}` as the bare
-/// number (with its sign when negative), `{fact##}` with two decimals. The application passes a translator that maps a template
-/// to another language before the places are filled; the command line passes none.
+/// number (with its sign when negative), `{fact##}` with two decimals. The application passes a
+/// translator that maps a template to another language before the places are filled; the command
+/// line passes none.
 namespace bslate {
 
 using Translator = std::function<std::string(const char* english)>;

@@ -138,7 +138,8 @@ void patchInNoise(const Case& now, Findings& out) {
         auto finding = about(patch, "patch-in-noise", Severity::Caution, kPhotonStatistics);
         finding.facts.push_back({"under", -patch.aboveNoise});
         finding.facts.push_back({"floor", now.at.noiseFloor});
-        finding.facts.push_back({"snr", static_cast<int>(now.context.shoot->snrFloor)});
+        finding.facts.push_back(
+            {"snr", static_cast<int>(std::lround(now.context.shoot->snrFloor * 10))});
         // Enough light for the patch, rounded up to the next third stop.
         const Stops more(std::ceil(-patch.aboveNoise.value() * 3.0) / 3.0);
         for (auto& remedy : exposureRemedies(now, more))
