@@ -173,7 +173,10 @@ Result<Turned> turn(const Shoot& shoot, const Setup& setup, const Turn& change, 
     if (const auto done = std::visit(worker, change); !done)
         return done.error();
     const Stops before = viewOf(setup, context->ndLoss);
-    const Stops turnedLoss = lossOfSetup(shoot, worker.setup);
+    const auto turnedContext = resolve(shoot, worker.setup); // a filter may not exist
+    if (!turnedContext)
+        return turnedContext.error();
+    const Stops turnedLoss = turnedContext->ndLoss;
     const Stops gained = viewOf(worker.setup, turnedLoss) - before + worker.light;
 
     Turned result;
