@@ -236,18 +236,19 @@ void appendExtra(Json& node, const ExtraKeys& extra) {
     }
 }
 
-void checkFormat(ObjectReader& root, std::string_view format, int version) {
+int checkFormat(ObjectReader& root, std::string_view format, int version) {
     const auto got = root.textOr("format", {});
     if (root.state().error)
-        return;
+        return version;
     if (got != format) {
         root.fail(ErrorCode::WrongFormat, "format", got, "\"" + std::string(format) + "\"");
-        return;
+        return version;
     }
     const int found = root.whole("version", 1, 1000000);
     if (!root.state().error && found > version)
         root.fail(ErrorCode::NewerVersion, "version", std::to_string(found),
                   "version " + std::to_string(version) + " or older; update Bright Slate");
+    return root.state().error ? version : found;
 }
 
 } // namespace bslate::io

@@ -141,7 +141,8 @@ template<class E>
     return {};
 }
 
-/// Checks "format" and "version" of a document's root.
-void checkFormat(ObjectReader& root, std::string_view format, int version);
+/// Checks "format" and "version" of a document's root; returns the version found, `version` after
+/// a fault.
+int checkFormat(ObjectReader& root, std::string_view format, int version);
 
 } // namespace bslate::io

@@ -5,115 +5,17 @@
 #include "io/files.h"
 #include "io/kit_json.h"
 #include "io/kit_nodes.h"
+#include "io/shoot_nodes.h"
 
 #include <array>
 
 namespace bslate::io {
 namespace {
 
-constexpr std::array kRoleNames = {NamedValue<PatchRole>{"grey", PatchRole::Grey},
-                                   NamedValue<PatchRole>{"skin-light", PatchRole::SkinLight},
-                                   NamedValue<PatchRole>{"skin-medium", PatchRole::SkinMedium},
-                                   NamedValue<PatchRole>{"skin-dark", PatchRole::SkinDark},
-                                   NamedValue<PatchRole>{"highlight", PatchRole::Highlight},
-                                   NamedValue<PatchRole>{"shadow", PatchRole::Shadow},
-                                   NamedValue<PatchRole>{"white", PatchRole::White},
-                                   NamedValue<PatchRole>{"spare", PatchRole::Spare}};
-constexpr std::array kSchoolNames = {
-    NamedValue<School>{"nominal", School::Nominal}, NamedValue<School>{"rated", School::Rated},
-    NamedValue<School>{"to-the-right", School::ToTheRight},
-    NamedValue<School>{"guard", School::Guard}, NamedValue<School>{"raw", School::Raw}};
 constexpr std::array kPayerNames = {
     NamedValue<Payer>{"nd", Payer::Nd}, NamedValue<Payer>{"iris", Payer::Iris},
     NamedValue<Payer>{"light", Payer::Light}, NamedValue<Payer>{"rating", Payer::Rating},
     NamedValue<Payer>{"nobody", Payer::Nobody}};
-
-template<class E, std::size_t N>
-std::span<const NamedValue<E>> table(const std::array<NamedValue<E>, N>& names) {
-    return names;
-}
-
-Patch patchFrom(const Json& json, const std::string& place, ReadState& state) {
-    ObjectReader node(json, place, state);
-    Patch patch;
-    patch.id = node.text("id");
-    patch.name = node.text("name");
-    patch.role = node.oneOf("role", table(kRoleNames));
-    patch.reading = node.quantity("reading", parseLightReading);
-    patch.reflectance = node.quantityOr("reflectance", parseReflectance, Reflectance(0.18));
-    patch.extra = node.extra();
-    return patch;
-}
-
-Json patchJson(const Patch& patch) {
-    Json node = {{"id", patch.id},
-                 {"name", patch.name},
-                 {"role", nameIn(table(kRoleNames), patch.role)},
-                 {"reading", spell(patch.reading)},
-                 {"reflectance", spell(patch.reflectance)}};
-    appendExtra(node, patch.extra);
-    return node;
-}
-
-Hazards hazardsFrom(ObjectReader& scene) {
-    Hazards hazards;
-    const auto names = scene.texts("hazards");
-    for (const auto& name : names) {
-        if (name == "sun")
-            hazards.sun = true;
-        else if (name == "water")
-            hazards.water = true;
-        else if (name == "mains")
-            hazards.mains = true;
-        else if (name == "heights")
-            hazards.heights = true;
-        else
-            scene.fail(ErrorCode::WrongType, "hazards", name, "sun, water, mains or heights");
-    }
-    return hazards;
-}
-
-Json hazardsJson(const Hazards& hazards) {
-    Json names = Json::array();
-    if (hazards.sun)
-        names.push_back("sun");
-    if (hazards.water)
-        names.push_back("water");
-    if (hazards.mains)
-        names.push_back("mains");
-    if (hazards.heights)
-        names.push_back("heights");
-    return names;
-}
-
-Scene sceneFrom(const Json& json, const std::string& place, ReadState& state) {
-    ObjectReader node(json, place, state);
-    Scene scene;
-    scene.id = node.text("id");
-    scene.name = node.text("name");
-    scene.day = node.wholeOr("day", 1, 10000, 1);
-    scene.note = node.textOr("note", {});
-    scene.hazards = hazardsFrom(node);
-    scene.patches = node.list<Patch>("patches", [&](const Json& item, const std::string& at) {
-        return patchFrom(item, at, state);
-    });
-    scene.extra = node.extra();
-    return scene;
-}
-
-Json sceneJson(const Scene& scene) {
-    Json patches = Json::array();
-    for (const auto& patch : scene.patches)
-        patches.push_back(patchJson(patch));
-    Json node = {{"id", scene.id},
-                 {"name", scene.name},
-                 {"day", scene.day},
-                 {"note", scene.note},
-                 {"hazards", hazardsJson(scene.hazards)},
-                 {"patches", patches}};
-    appendExtra(node, scene.extra);
-    return node;
-}
 
 Acceptance acceptanceFrom(const Json& json, const std::string& place, ReadState& state) {
     ObjectReader node(json, place, state);
@@ -135,6 +37,10 @@ Setup setupFrom(const Json& json, const std::string& place, ReadState& state) {
     setup.mode = node.text("mode");
     setup.profile = node.text("profile");
     setup.lens = node.textOr("lens", {});
+    setup.focal = node.quantityOr("focal", parseMillimetres, Millimetres(0));
+    if (node.has("focus"))
+        setup.focus = node.quantity("focus", parseMetres);
+    setup.externalPower = node.flagOr("external_power", false);
     setup.rate = node.quantity("rate", parseFrameRate);
     setup.shutter = node.quantity("shutter", parseShutter);
     setup.iris = node.quantity("iris", parseTStop);
@@ -166,8 +72,14 @@ Json setupJson(const Setup& setup) {
                  {"camera", setup.camera},
                  {"mode", setup.mode},
                  {"profile", setup.profile},
-                 {"lens", setup.lens},
-                 {"rate", spell(setup.rate)},
+                 {"lens", setup.lens}};
+    if (setup.focal.value() > 0)
+        node["focal"] = spell(setup.focal);
+    if (setup.focus)
+        node["focus"] = spell(*setup.focus);
+    if (setup.externalPower)
+        node["external_power"] = true;
+    node.update({{"rate", spell(setup.rate)},
                  {"shutter", spell(setup.shutter)},
                  {"iris", spell(setup.iris)},
                  {"filters", setup.filters},
@@ -177,18 +89,9 @@ Json setupJson(const Setup& setup) {
                  {"school", nameIn(table(kSchoolNames), setup.school)},
                  {"payer", nameIn(table(kPayerNames), setup.payer)},
                  {"bank", setup.bank},
-                 {"accepted", accepted}};
+                 {"accepted", accepted}});
     appendExtra(node, setup.extra);
     return node;
-}
-
-// Ids must be unique: everything else refers to them.
-template<class Item>
-void checkIds(const std::vector<Item>& items, const char* key, ObjectReader& root) {
-    std::set<std::string_view> seen;
-    for (const auto& item : items)
-        if (!seen.insert(item.id).second)
-            root.fail(ErrorCode::OutOfRange, key, item.id, "every id only once");
 }
 
 // An object is an embedded kit, a text names a kit file beside the shoot.
@@ -230,6 +133,8 @@ Result<Shoot> readShoot(std::string_view text, const std::string& file,
     shoot.snrFloor = root.numberOr("snr_floor", 0.1, 100, 2);
     shoot.meter.k = root.numberOr("meter_k", 5, 30, 12.5);
     shoot.meter.c = root.numberOr("meter_c", 100, 600, 250);
+    if (root.has("brief"))
+        shoot.brief = briefFrom(root);
     readKitOf(root, shoot, folder);
     shoot.scenes = root.list<Scene>("scenes", [&](const Json& item, const std::string& at) {
         return sceneFrom(item, at, state);
@@ -260,7 +165,8 @@ std::string writeShoot(const Shoot& shoot) {
                  {"days", shoot.days},
                  {"snr_floor", shoot.snrFloor},
                  {"meter_k", shoot.meter.k},
-                 {"meter_c", shoot.meter.c}};
+                 {"meter_c", shoot.meter.c},
+                 {"brief", briefJson(shoot.brief)}};
     node["kit"] = shoot.kitFile ? Json(*shoot.kitFile) : toJson(shoot.kit);
     node["scenes"] = Json::array();
     for (const auto& scene : shoot.scenes)

@@ -45,12 +45,13 @@ TEST(KitJson, ThirdStopTimesAreWrittenByTheirName) {
 TEST(KitJson, OptionalKeysHaveTheirDefaults) {
     auto json = Json::parse(writeKit(sample::shoot().kit));
     auto& camera = json["cameras"][0];
-    for (const char* key : {"banks", "built_in_nd", "white_step_k", "profiles"})
+    for (const char* key : {"banks", "built_in_nd", "white_step_k", "profiles", "slots",
+                            "constraints", "rate_sets", "draw"})
         camera.erase(key);
     camera["bases"][0].erase("prnu");
     json.erase("filter_slots");
     const auto kit = readBack(json.dump());
-    EXPECT_EQ(kit.cameras[0].banks, 0);
+    EXPECT_EQ(kit.cameras[0].banks, Banks{});
     EXPECT_TRUE(kit.cameras[0].builtInNd.empty());
     EXPECT_EQ(kit.cameras[0].whiteStepKelvin, 100);
     EXPECT_EQ(kit.filterSlots, 2);
@@ -86,8 +87,54 @@ const Broken kBroken[] = {
     {"ZebraStep", "/cameras/0/zebra/step_percent", "0", ErrorCode::OutOfRange},
     {"ZebraTop", "/cameras/0/zebra/highest_percent", "200", ErrorCode::OutOfRange},
     {"ZebraTap", "/cameras/0/zebra/tap", R"("eye")", ErrorCode::WrongType},
-    {"Rate", "/cameras/0/modes/0/rates/0", R"("fast")", ErrorCode::NotANumber},
-    {"BitRate", "/cameras/0/modes/0/bit_rate", R"("240")", ErrorCode::UnknownUnit},
+    {"Rate", "/cameras/0/modes/0/rates/0/rate", R"("fast")", ErrorCode::NotANumber},
+    {"RateOfZero", "/cameras/0/modes/0/rates/0/rate", R"("0")", ErrorCode::OutOfRange},
+    {"RateTwice", "/cameras/0/modes/0/rates/1/rate", R"("24")", ErrorCode::OutOfRange},
+    {"BitRate", "/cameras/0/modes/0/rates/0/bit_rate", R"("240")", ErrorCode::UnknownUnit},
+    {"BitRateOfZero", "/cameras/0/modes/0/rates/0/bit_rate", R"("0 Mb/s")", ErrorCode::OutOfRange},
+    {"Area", "/cameras/0/modes/0/area", R"("half")", ErrorCode::UnknownId},
+    {"Codec", "/cameras/0/modes/0/codec", R"("x")", ErrorCode::UnknownId},
+    {"ModeProfile", "/cameras/0/modes/0/profiles", R"(["gone"])", ErrorCode::UnknownId},
+    {"ModeSlot", "/cameras/0/modes/0/slots", R"(["z"])", ErrorCode::UnknownId},
+    {"Battery", "/cameras/0/batteries", R"(["gone"])", ErrorCode::UnknownId},
+    {"FixedLens", "/cameras/0/fixed_lens", R"("gone")", ErrorCode::UnknownId},
+    {"CameraIdTwice", "/cameras/1/id", R"("angles")", ErrorCode::OutOfRange},
+    {"ProfileIdTwice", "/profiles/1/id", R"("index")", ErrorCode::OutOfRange},
+    {"Frame", "/cameras/0/modes/0/frame", R"("wide")", ErrorCode::NotANumber},
+    {"Heat", "/cameras/0/modes/0/heat",
+     R"([{"ambient":"35 C","time":"20 min"},{"ambient":"25 C","time":"45 min"}])",
+     ErrorCode::OutOfRange},
+    {"OffSpeed", "/cameras/0/modes/0/off_speed", R"({"slowest":"60","fastest":"1"})",
+     ErrorCode::OutOfRange},
+    {"SlotBus", "/cameras/0/slots",
+     R"([{"id":"a","name":"A","form":"sd","bus":"CFexpress B"}])", ErrorCode::WrongType},
+    {"CardClass", "/cards",
+     R"([{"id":"a","name":"A","form":"sd","capacity":"64 GB","speed_class":"V99","bus":"UHS-I"}])",
+     ErrorCode::WrongType},
+    {"UnknownSetting", "/cameras/0/constraints",
+     R"([{"id":"a","when":{"mood":"good"},"requires":{"sound":"on"},"reason":"r"}])",
+     ErrorCode::WrongType},
+    {"UnknownWord", "/cameras/0/constraints",
+     R"([{"id":"a","requires":{"sound":"loud"},"reason":"r"}])", ErrorCode::WrongType},
+    {"NoReason", "/cameras/0/constraints", R"([{"id":"a","requires":{"sound":"on"},"reason":""}])",
+     ErrorCode::EmptyText},
+    {"TwoKinds", "/cameras/0/constraints",
+     R"([{"id":"a","requires":{"sound":"on"},"excludes":{"sound":"on"},"reason":"r"}])",
+     ErrorCode::MissingKey},
+    {"RangeWithoutOrder", "/cameras/0/constraints",
+     R"([{"id":"a","requires":{"mode":{"at_least":"main"}},"reason":"r"}])", ErrorCode::WrongType},
+    {"ConstraintOnUnknownMode", "/cameras/0/constraints",
+     R"([{"id":"a","when":{"mode":"gone"},"requires":{"sound":"on"},"reason":"r"}])",
+     ErrorCode::UnknownId},
+    {"Contradiction", "/cameras/0/constraints",
+     R"([{"id":"a","when":{"rate":{"at_least":"100"}},"requires":{"sound":"off"},"reason":"r"},
+         {"id":"b","when":{"sound":"off"},"limits":{"rate":{"at_most":"60"}},"reason":"r"}])",
+     ErrorCode::OutOfRange},
+    {"Circle", "/cameras/0/constraints",
+     R"([{"id":"a","when":{"sound":"on"},"requires":{"focus":"on"},"reason":"r"},
+         {"id":"b","when":{"focus":"on"},"requires":{"proxy":"on"},"reason":"r"},
+         {"id":"c","when":{"proxy":"on"},"requires":{"sound":"on"},"reason":"r"}])",
+     ErrorCode::OutOfRange},
     {"Iso", "/cameras/0/bases/0/iso", R"("0")", ErrorCode::OutOfRange},
     {"Lens", "/lenses/0/narrowest", R"("T1")", ErrorCode::OutOfRange},
     {"Loss", "/filters/0/loss", R"("ND1")", ErrorCode::OutOfRange},

@@ -26,15 +26,23 @@ inline Camera camera(std::string id, ShutterDial shutter) {
     camera.name = camera.id;
     camera.bases = {{ExposureIndex(800), {Electrons(58000), Electrons(3.4), 0, Stops(6.1)}, {}},
                     {ExposureIndex(5000), {Electrons(9280), Electrons(1.6), 0, Stops(6.1)}, {}}};
-    camera.modes = {{"main",
-                     "main",
-                     BitDepth{10},
-                     {FrameRate{Rational(24, 1)}, FrameRate{Rational(60, 1)}},
-                     DataRate(240e6),
-                     {},
-                     {}}};
+    camera.areas = {{"full", "Whole", Millimetres(36), Millimetres(20), Seconds(0.012), {}, {}}};
+    Codec codec;
+    codec.id = "intra";
+    codec.name = "Intra 10-bit 4:2:2";
+    codec.gop = Gop::Intra;
+    codec.chroma = Chroma::C422;
+    camera.codecs = {codec};
+    RecordingMode mode;
+    mode.id = "main";
+    mode.name = "main";
+    mode.area = "full";
+    mode.codec = "intra";
+    mode.rates = {{FrameRate{Rational(24, 1)}, DataRate(240e6)},
+                  {FrameRate{Rational(60, 1)}, DataRate(600e6)}};
+    camera.modes = {mode};
     camera.shutter = std::move(shutter);
-    camera.zebra = {1.0, Level(0), Level(109), ZebraTap::Recorded};
+    camera.zebra = {1.0, Level(0), Level(109), ZebraTap::Recorded, {ZebraKind::Limit}};
     return camera;
 }
 
@@ -56,7 +64,11 @@ inline Shoot shoot() {
     const auto thirds = thirdStopTimes();
     shoot.kit.cameras = {camera("angles", {0.1, {}}),
                          camera("times", {0, {thirds.begin(), thirds.end()}})};
-    shoot.kit.lenses = {{"lens", "lens", TStop(2), TStop(std::exp2(4.5)), {}}};
+    Lens lens;
+    lens.id = lens.name = "lens";
+    lens.widest = TStop(2);
+    lens.narrowest = TStop(std::exp2(4.5));
+    shoot.kit.lenses = {lens};
     for (const double density : {0.3, 0.6, 0.9, 1.2, 1.8})
         shoot.kit.filters.push_back({"nd" + std::to_string(std::lround(density * 10)),
                                      "ND",

@@ -48,6 +48,13 @@ Scene startingScene(const std::string& id) {
     return scene;
 }
 
+// What the shoot plays at when the mode has it.
+FrameRate startingRate(const RecordingMode& mode, FrameRate wanted) {
+    if (mode.rates.empty() || bitRateAt(mode, wanted, wanted))
+        return wanted;
+    return mode.rates.front().rate;
+}
+
 // A setup that evaluates: the first camera with its first profile and mode, at base.
 Setup startingSetup(const Shoot& shoot) {
     Setup setup;
@@ -57,7 +64,7 @@ Setup startingSetup(const Shoot& shoot) {
     setup.camera = camera.id;
     setup.mode = camera.modes.front().id;
     setup.profile = camera.profiles.empty() ? std::string() : camera.profiles.front();
-    setup.rate = camera.modes.front().rates.empty() ? FrameRate{} : camera.modes.front().rates[0];
+    setup.rate = startingRate(camera.modes.front(), shoot.brief.rate);
     setup.base = camera.bases.front().iso;
     if (const auto* profile = findProfile(shoot.kit, setup.profile))
         setup.base = nearestBase(camera, *profile, setup.base).iso;

@@ -122,7 +122,7 @@ void SetupSheet::accept() {
         if (context->base->iso != after.base) { // another camera or profile: start at its base
             after.base = context->base->iso;
             after.rating =
-                std::clamp(after.base, context->profile->minimum, context->profile->maximum);
+                std::clamp(after.base, context->iso.minimum, context->iso.maximum);
         }
         if (*rate != after.rate) {
             const auto turned = turn(m_shoot, after, TurnRate{*rate});

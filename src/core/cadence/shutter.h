@@ -29,6 +29,9 @@ struct ShutterDial {
 /// common practice, no source.
 [[nodiscard]] std::span<const Seconds> thirdStopTimes();
 
+/// The usual half-stop times from 1/24 to 1/8000 s, literal: common practice, no source.
+[[nodiscard]] std::span<const Seconds> halfStopTimes();
+
 /// The setting of the dial nearest in stops to `wanted` that fits the frame. A dial that offers
 /// nothing, or nothing that fits, gives `wanted` back. An angle-taking dial keeps a typed time
 /// when it offers that very time.

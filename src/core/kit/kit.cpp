@@ -3,7 +3,6 @@
 #include "core/base/find_by_id.h"
 
 #include <algorithm>
-#include <cmath>
 
 namespace bslate {
 
@@ -16,8 +15,14 @@ const Profile* findProfile(const Kit& kit, std::string_view id) {
 const Lens* findLens(const Kit& kit, std::string_view id) {
     return findById(kit.lenses, id);
 }
-const RecordingMode* findMode(const Camera& camera, std::string_view id) {
-    return findById(camera.modes, id);
+const MemoryCard* findCard(const Kit& kit, std::string_view id) {
+    return findById(kit.cards, id);
+}
+
+FNumber fNumberOf(const Lens& lens, TStop iris) {
+    if (!lens.wideF)
+        return FNumber(iris.value());
+    return FNumber(iris.value() * lens.wideF->value() / lens.widest.value());
 }
 
 std::vector<Filter> filtersFor(const Kit& kit, const Camera& camera) {
@@ -26,20 +31,32 @@ std::vector<Filter> filtersFor(const Kit& kit, const Camera& camera) {
     return filters;
 }
 
-const BaseIso& nearestBase(const Camera& camera, const Profile& profile, ExposureIndex iso) {
-    const auto taken = [&](const BaseIso& base) {
-        return profile.bases.empty() || std::find(profile.bases.begin(), profile.bases.end(),
-                                                  base.iso) != profile.bases.end();
+CardChoice bestCard(const Kit& kit, const Camera& camera, const RecordingMode& mode,
+                    DataRate wanted) {
+    CardChoice best;
+    const auto better = [&](const MemoryCard& card, DataRate speed) {
+        if (!best.card)
+            return true;
+        const bool holds = speed >= wanted;
+        const bool held = best.guaranteed >= wanted;
+        if (holds != held)
+            return holds;
+        if (!holds)
+            return speed > best.guaranteed;
+        return card.capacity.value() * card.usable >
+               best.card->capacity.value() * best.card->usable;
     };
-    const BaseIso* best = nullptr;
-    for (const auto& base : camera.bases) {
-        const auto distance = [&](const BaseIso& b) {
-            return std::abs(stopsBetween(b.iso, iso).value());
-        };
-        if (taken(base) && (!best || distance(base) < distance(*best)))
-            best = &base;
+    for (const auto& slot : camera.slots) {
+        if (!mode.slots.empty() &&
+            std::find(mode.slots.begin(), mode.slots.end(), slot.id) == mode.slots.end())
+            continue;
+        for (const auto& card : kit.cards) {
+            const auto speed = guaranteedIn(card, slot);
+            if (card.count > 0 && speed.value() > 0 && better(card, speed))
+                best = {&card, &slot, speed};
+        }
     }
-    return best ? *best : camera.bases.front();
+    return best;
 }
 
 } // namespace bslate

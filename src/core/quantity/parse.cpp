@@ -1,68 +1,19 @@
 #include "core/quantity/parse.h"
 
+#include "core/quantity/accept.h"
 #include "core/quantity/aperture_marks.h"
 #include "core/quantity/scan.h"
 
-#include <initializer_list>
 #include <string>
 
 namespace bslate {
 namespace {
 
-struct Unit {
-    std::string_view name; // compared in lower case unless the table keeps case
-    double factor;
-};
-
-// What a spelling table accepts, with the wording used in every refusal.
-struct Accepts {
-    std::string_view expected;
-    std::initializer_list<std::string_view> prefixes;
-    std::initializer_list<Unit> units;
-    double low;
-    double high;
-    bool lowIsOpen = false;
-    bool keepCase = false;
-};
-
-Error refuse(ErrorCode code, std::string_view text, std::string_view expected) {
-    return {code, {}, {}, std::string(text.substr(0, 40)), std::string(expected)};
-}
-
-bool contains(std::initializer_list<std::string_view> list, std::string_view item) {
-    for (const auto entry : list)
-        if (entry == item)
-            return true;
-    return false;
-}
-
-// The value in the base unit after checking prefix, unit and range.
-Result<double> read(std::string_view text, const Accepts& accepts) {
-    const auto scanned = scan(text, accepts.expected);
-    if (!scanned)
-        return scanned.error();
-    if (!scanned->prefix.empty() && !contains(accepts.prefixes, scanned->prefix))
-        return refuse(ErrorCode::UnknownUnit, text, accepts.expected);
-    const std::string unit = accepts.keepCase ? scanned->unit : lowered(scanned->unit);
-    for (const auto& known : accepts.units) {
-        if (unit != known.name)
-            continue;
-        const double value = scanned->value * known.factor;
-        const bool low = accepts.lowIsOpen ? value <= accepts.low : value < accepts.low;
-        if (low || value > accepts.high)
-            return refuse(ErrorCode::OutOfRange, text, accepts.expected);
-        return value;
-    }
-    return refuse(ErrorCode::UnknownUnit, text, accepts.expected);
-}
-
-template<class Q>
-Result<Q> readAs(std::string_view text, const Accepts& accepts) {
-    const auto value = read(text, accepts);
-    if (!value)
-        return value.error();
-    return Q(*value);
-}
+using accept::Accepts;
+using accept::contains;
+using accept::read;
+using accept::readAs;
+using accept::refuse;
 
 constexpr std::string_view kRateExpected =
     "a frame rate such as 24, 23.976, 24000/1001 or 59.94 fps";

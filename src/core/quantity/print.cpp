@@ -1,31 +1,13 @@
 #include "core/quantity/print.h"
 
 #include "core/quantity/aperture_marks.h"
+#include "core/quantity/number_text.h"
 
 #include <charconv>
 #include <cmath>
 
 namespace bslate {
 namespace {
-
-// Shortest decimal text that reads back to the same double; never an exponent.
-std::string exact(double value) {
-    char buffer[400];
-    const auto end = std::to_chars(buffer, buffer + sizeof buffer, value, std::chars_format::fixed);
-    return {buffer, end.ptr};
-}
-
-// At most `decimals` places, trailing zeros dropped.
-std::string trimmed(double value, int decimals) {
-    std::string text = fixedText(value, decimals);
-    if (text.find('.') == std::string::npos)
-        return text;
-    while (text.back() == '0')
-        text.pop_back();
-    if (text.back() == '.')
-        text.pop_back();
-    return text;
-}
 
 // Three significant places or whole numbers: what a light meter shows.
 std::string metered(double value) {

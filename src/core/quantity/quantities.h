@@ -36,6 +36,15 @@ struct Signal : Additive {};
 struct Level : Additive {};
 struct Reflectance : Absolute {};
 struct Electrons : Additive {};
+struct Millimetres : Additive {};
+struct Metres : Additive {};
+struct Degrees : Additive {};
+struct Celsius : Absolute {};
+struct Hertz : Absolute {};
+struct Watts : Additive {};
+struct WattHours : Additive {};
+struct BitsPerPixel : Additive {};
+struct Magnification : Absolute {};
 } // namespace tag
 
 using Stops = Quantity<tag::Stops>;                 ///< base-2 logarithm of a light ratio
@@ -57,6 +66,22 @@ using Signal = Quantity<tag::Signal>;               ///< a curve's own 0..1 outp
 using Level = Quantity<tag::Level>;                 ///< percent of the legal range ("IRE")
 using Reflectance = Quantity<tag::Reflectance>;     ///< diffuse reflectance, (0, 1]
 using Electrons = Quantity<tag::Electrons>;         ///< photo-electrons in one photosite
+using Millimetres = Quantity<tag::Millimetres>;     ///< focal lengths, sensor sizes
+using Metres = Quantity<tag::Metres>;               ///< distances in the scene
+using Degrees = Quantity<tag::Degrees>;             ///< angle of view, (0, 180)
+using Hertz = Quantity<tag::Hertz>;                 ///< pulses of light a second
+using Celsius = Quantity<tag::Celsius>;             ///< air temperature
+using Watts = Quantity<tag::Watts>;                 ///< power drawn
+using WattHours = Quantity<tag::WattHours>;         ///< energy of a battery
+using BitsPerPixel = Quantity<tag::BitsPerPixel>;   ///< recorded bits for each pixel of a frame
+using Magnification = Quantity<tag::Magnification>; ///< a plain factor: crop, slow motion
+
+/// Pixels of a recorded or delivered frame, each side in [16, 65536].
+struct FrameSize {
+    int width = 1920;
+    int height = 1080;
+    friend constexpr bool operator==(FrameSize, FrameSize) = default;
+};
 
 /// Frames a second as an exact fraction: 23.976 is 24000/1001 and never a double.
 struct FrameRate {

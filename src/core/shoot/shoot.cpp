@@ -16,11 +16,5 @@ const Scene* findScene(const Shoot& shoot, std::string_view id) {
 Scene* findScene(Shoot& shoot, std::string_view id) {
     return findById(shoot.scenes, id);
 }
-const Patch* findPatch(const Scene& scene, std::string_view id) {
-    return findById(scene.patches, id);
-}
-Patch* findPatch(Scene& scene, std::string_view id) {
-    return findById(scene.patches, id);
-}
 
 } // namespace bslate

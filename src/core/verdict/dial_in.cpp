@@ -1,6 +1,8 @@
 #include "core/verdict/dial_in.h"
 
 #include "core/quantity/print.h"
+#include "core/verdict/lattice.h"
+#include "core/verdict/neighbours.h"
 
 #include <algorithm>
 #include <cmath>
@@ -32,6 +34,19 @@ std::string ratingText(const Evaluation& at, const Setup& setup) {
     return number;
 }
 
+// What it is captured at and what it plays at.
+std::string rateText(const Shoot& shoot, const Setup& setup) {
+    const std::string capture = print(setup.rate) + " p";
+    return setup.rate == shoot.brief.rate ? capture : capture + " for " + print(shoot.brief.rate);
+}
+
+// Where the recording goes: the best card at hand that holds it.
+std::string cardText(const RecordingFacts& facts) {
+    if (facts.card.empty())
+        return "none fits";
+    return facts.card + ", " + facts.slot + (facts.cardHolds ? "" : " (too slow)");
+}
+
 std::string filterText(const SetupContext& context) {
     std::string text;
     for (const auto& id : context.setup->filters)
@@ -39,6 +54,12 @@ std::string filterText(const SetupContext& context) {
             if (filter.id == id)
                 text += (text.empty() ? "" : " + ") + filter.name;
     return text.empty() ? "none" : text;
+}
+
+bool cellRecordsSound(const SetupContext& context) {
+    const auto cell = cellOf(latticeCase(context), *context.mode, context.setup->rate);
+    return std::none_of(cell.costs.begin(), cell.costs.end(),
+                        [](const auto& cost) { return cost.first == CostKind::Sound; });
 }
 
 Rows rowsOf(const Shoot& shoot, const Setup& setup) {
@@ -49,7 +70,7 @@ Rows rowsOf(const Shoot& shoot, const Setup& setup) {
     Rows rows = {
         {DialInField::Camera, context->camera->name, false},
         {DialInField::Recording, context->mode->name, false},
-        {DialInField::Rate, print(setup.rate) + " p", false},
+        {DialInField::Rate, rateText(shoot, setup), false},
         {DialInField::Shutter, shutterText(*context, at), false},
         {DialInField::Profile, context->profile->name, false},
         {DialInField::Base, "ISO " + print(at.base), false},
@@ -58,6 +79,10 @@ Rows rowsOf(const Shoot& shoot, const Setup& setup) {
         {DialInField::Iris, print(setup.iris), false},
         {DialInField::Nd, filterText(*context), false},
     };
+    if (!shoot.kit.cards.empty())
+        rows.push_back({DialInField::Card, cardText(at.recording), false});
+    if (!cellRecordsSound(*context))
+        rows.push_back({DialInField::Sound, "off in this mode", false});
     if (at.iso == IsoBehaviour::Recorded && context->camera->bases.size() == 1)
         rows.erase(rows.begin() + static_cast<int>(DialInField::Base));
     for (const auto& zebra : at.zebra)
@@ -67,17 +92,6 @@ Rows rowsOf(const Shoot& shoot, const Setup& setup) {
     if (setup.bank > 0)
         rows.push_back({DialInField::Bank, std::to_string(setup.bank), false});
     return rows;
-}
-
-const Setup* earlierOnCamera(const Shoot& shoot, const Setup& setup) {
-    const Setup* earlier = nullptr;
-    for (const auto& other : shoot.setups) {
-        if (other.id == setup.id)
-            return earlier;
-        if (other.camera == setup.camera)
-            earlier = &other;
-    }
-    return nullptr;
 }
 
 } // namespace

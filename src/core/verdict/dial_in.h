@@ -19,6 +19,8 @@ enum class DialInField {
     White,
     Iris,
     Nd,
+    Card,
+    Sound,
     ZebraSkin,
     ZebraGuard,
     Bank

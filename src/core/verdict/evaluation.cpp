@@ -146,8 +146,10 @@ Stops skinTone(PatchRole role) {
     }
 }
 
-Result<SetupContext> resolve(const Shoot& shoot, const Setup& setup) {
-    SetupContext context{&shoot, &setup, {}, {}, {}, {}, {}, {}, {}};
+namespace {
+
+// The parts of the kit that the setup names; nothing when one is missing.
+std::optional<Error> findParts(const Shoot& shoot, const Setup& setup, SetupContext& context) {
     context.scene = findScene(shoot, setup.scene);
     if (!context.scene)
         return missing(setup, "scene", setup.scene, "the id of a scene in this shoot");
@@ -160,9 +162,26 @@ Result<SetupContext> resolve(const Shoot& shoot, const Setup& setup) {
     context.mode = findMode(*context.camera, setup.mode);
     if (!context.mode)
         return missing(setup, "mode", setup.mode, "the id of a recording mode of this camera");
+    context.codec = findCodec(*context.camera, context.mode->codec);
+    context.area = findArea(*context.camera, context.mode->area);
+    if (!context.codec || !context.area)
+        return missing(setup, "mode", context.codec ? context.mode->area : context.mode->codec,
+                       "a mode whose codec and sensor area the camera has");
+    context.iso = isoDial(*context.camera, *context.profile, context.mode->codec);
     context.lens = setup.lens.empty() ? nullptr : findLens(shoot.kit, setup.lens);
     if (!setup.lens.empty() && !context.lens)
         return missing(setup, "lens", setup.lens, "the id of a lens in the kit");
+    return std::nullopt;
+}
+
+} // namespace
+
+Result<SetupContext> resolve(const Shoot& shoot, const Setup& setup) {
+    SetupContext context;
+    context.shoot = &shoot;
+    context.setup = &setup;
+    if (auto error = findParts(shoot, setup, context))
+        return *std::move(error);
     for (const auto& id : setup.filters) {
         const auto* filter = findFilter(context, id);
         if (!filter)
@@ -184,8 +203,8 @@ Evaluation evaluate(const SetupContext& context) {
     at.angle = shutterAngle(setup.shutter, setup.rate);
     at.ndLoss = context.ndLoss;
     at.base = context.base->iso;
-    at.iso = context.profile->iso;
-    at.depth = context.mode->depth;
+    at.iso = context.iso.behaviour;
+    at.depth = context.codec->depth;
     at.gain = gainOf(setup.rating, at.base);
     at.ratingOffset = at.iso == IsoBehaviour::Recorded ? Stops(0.0) : at.gain;
 
@@ -204,6 +223,7 @@ Evaluation evaluate(const SetupContext& context) {
         at.patches.push_back(placePatch(context, patch, at));
     at.grey = greyPlace(at);
     fillZebra(context, at);
+    at.recording = recordingFacts(context);
     return at;
 }
 

@@ -2,6 +2,7 @@
 
 #include "core/base/result.h"
 #include "core/shoot/shoot.h"
+#include "core/verdict/recording_facts.h"
 
 #include <optional>
 #include <string>
@@ -75,6 +76,7 @@ struct Evaluation {
     std::optional<Stops> grey; ///< recorded stops of the scene's 18 % grey: from the grey card,
                                ///< else from skin; none when the scene has neither
     std::vector<ZebraValue> zebra;
+    RecordingFacts recording;
 
     friend bool operator==(const Evaluation&, const Evaluation&) = default;
 };
@@ -85,19 +87,6 @@ inline constexpr Stops kNearClip{0.3};
 /// Where skin of this role sits over mid-grey, stops (common practice, no source): +1 light,
 /// +0.25 medium, -0.25 dark. 0 for other roles.
 [[nodiscard]] Stops skinTone(PatchRole role);
-
-/// The pieces a setup refers to, found. Pointers live as long as the shoot they came from.
-struct SetupContext {
-    const Shoot* shoot = nullptr;
-    const Setup* setup = nullptr;
-    const Scene* scene = nullptr;
-    const Camera* camera = nullptr;
-    const Profile* profile = nullptr;
-    const RecordingMode* mode = nullptr;
-    const BaseIso* base = nullptr;
-    const Lens* lens = nullptr; ///< null when the setup names none
-    Stops ndLoss;
-};
 
 /// Finds everything the setup names. Fails with UnknownId naming the setup's field and what is
 /// missing (`place` is "setup 2A, camera"), or OutOfRange for a shutter or iris that cannot be.

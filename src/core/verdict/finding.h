@@ -17,14 +17,41 @@ enum class Severity { Fault, Caution, Good, Note }; // worst first
 /// `fault`, `caution`, `good` or `note`, as scripts read it.
 [[nodiscard]] std::string_view severityName(Severity severity);
 
+/// A length of time people speak of in minutes; Seconds print as shutter times.
+struct Duration {
+    Seconds length;
+    friend bool operator==(const Duration&, const Duration&) = default;
+};
+
+/// A data rate as cards are rated, in MB/s.
+struct CardSpeed {
+    DataRate rate;
+    friend bool operator==(const CardSpeed&, const CardSpeed&) = default;
+};
+
+struct Reason;
+/// Clauses told one after the other.
+struct ReasonList {
+    std::vector<Reason> all;
+};
+
 /// One number or name that a sentence uses.
-using FactValue = std::variant<Stops, Level, TStop, ExposureIndex, Shutter, Seconds, FrameRate,
-                               Kelvin, Density, School, ZebraTap, int, std::string>;
+using FactValue =
+    std::variant<Stops, Level, TStop, ExposureIndex, Shutter, Seconds, FrameRate, Kelvin, Density,
+                 School, ZebraTap, int, std::string, Duration, CardSpeed, DataRate, BitsPerPixel,
+                 Magnification, Millimetres, Metres, Degrees, Celsius, Lux, ReasonList>;
 struct Fact {
     std::string_view name; ///< always a literal
     FactValue value;
 };
 using Facts = std::vector<Fact>;
+
+/// One clause with its numbers, worded by reasonOf(): why a recording cannot be had, what it
+/// costs, or what would open it.
+struct Reason {
+    std::string_view id;
+    Facts facts;
+};
 
 /// What the edited document looks like: whole values that replace those with the same id.
 struct Edit {

@@ -81,26 +81,15 @@ struct Worker {
     }
 
     Outcome operator()(const TurnRate& change) {
-        const auto& rates = context.mode->rates;
-        if (!rates.empty() && std::find(rates.begin(), rates.end(), change.to) == rates.end()) {
-            std::string offered;
-            for (const auto rate : rates)
-                offered += (offered.empty() ? "" : ", ") + print(rate);
-            return outside("rate", "one of " + offered + " in " + context.mode->name);
-        }
-        setup.rate = change.to;
-        if (!fitsFrame(setup.shutter, setup.rate))
-            setup.shutter = ShutterAngle(180.0);
-        setup.shutter = nearestOnDial(context.camera->shutter, setup.shutter, setup.rate);
-        return Done{};
+        return record(*context.mode, change.to);
     }
 
     Outcome operator()(const TurnRating& change) {
         own = Payer::Rating;
-        const auto& profile = *context.profile;
-        if (change.to < profile.minimum || change.to > profile.maximum)
-            return outside("rating", "a rating from " + print(profile.minimum) + " to " +
-                                         print(profile.maximum) + " in " + profile.name);
+        const auto& dial = context.iso;
+        if (change.to < dial.minimum || change.to > dial.maximum)
+            return outside("rating", "a rating from " + print(dial.minimum) + " to " +
+                                         print(dial.maximum) + " in " + context.profile->name);
         setup.rating = change.to;
         return Done{};
     }
@@ -129,6 +118,41 @@ struct Worker {
         return Done{};
     }
 
+    Outcome operator()(const TurnMode& change) {
+        const auto* mode = findMode(*context.camera, change.mode);
+        if (!mode)
+            return outside("mode", "a recording mode of " + context.camera->name);
+        setup.mode = change.mode;
+        if (!change.profile.empty() && change.profile != setup.profile) {
+            const auto* profile = findProfile(context.shoot->kit, change.profile);
+            if (!profile)
+                return outside("profile", "a profile in the kit");
+            setup.profile = change.profile;
+            const auto dial = isoDial(*context.camera, *profile, mode->codec);
+            setup.base = nearestBase(*context.camera, *profile, setup.base).iso;
+            setup.rating = std::clamp(setup.base, dial.minimum, dial.maximum);
+        }
+        setup.externalPower = setup.externalPower || change.externalPower;
+        return record(*mode, change.rate);
+    }
+
+    Outcome record(const RecordingMode& mode, FrameRate rate) {
+        if (!bitRateAt(mode, rate, context.shoot->brief.rate)) {
+            std::string offered;
+            for (const auto& option : mode.rates)
+                offered += (offered.empty() ? "" : ", ") + print(option.rate);
+            if (mode.offSpeed)
+                offered += " or " + print(mode.offSpeed->slowest) + " to " +
+                           print(mode.offSpeed->fastest) + " off-speed";
+            return outside("rate", "one of " + offered + " in " + mode.name);
+        }
+        setup.rate = rate;
+        if (!fitsFrame(setup.shutter, setup.rate))
+            setup.shutter = ShutterAngle(180.0);
+        setup.shutter = nearestOnDial(context.camera->shutter, setup.shutter, setup.rate);
+        return Done{};
+    }
+
     // Lets the payer take back `gained`; returns what it covered.
     Stops pay(Payer payer, Stops gained) {
         switch (payer) {
@@ -144,8 +168,8 @@ struct Worker {
         }
         case Payer::Rating: {
             const double wanted = setup.rating.value() * ratio(-gained);
-            const auto& profile = *context.profile;
-            setup.rating = std::clamp(nearestRating(wanted), profile.minimum, profile.maximum);
+            setup.rating =
+                std::clamp(nearestRating(wanted), context.iso.minimum, context.iso.maximum);
             break;
         }
         case Payer::Light:

@@ -32,8 +32,15 @@ struct TurnBase {
 struct TurnLight {
     Stops by; ///< all patches of the scene
 };
-using Turn =
-    std::variant<TurnIris, TurnFilters, TurnShutter, TurnRate, TurnRating, TurnBase, TurnLight>;
+/// Another way of recording at a rate, with what it may need besides.
+struct TurnMode {
+    std::string mode; ///< id
+    FrameRate rate;
+    std::string profile;        ///< id; empty: the present one
+    bool externalPower = false; ///< plug in; false leaves it as it is
+};
+using Turn = std::variant<TurnIris, TurnFilters, TurnShutter, TurnRate, TurnRating, TurnBase,
+                          TurnLight, TurnMode>;
 
 struct Turned {
     Edit edit;

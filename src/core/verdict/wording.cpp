@@ -1,126 +1,15 @@
 #include "core/verdict/wording.h"
 
 #include "core/quantity/print.h"
+#include "core/verdict/sentences.h"
 
 #include <cmath>
 
 namespace bslate {
 namespace {
 
-struct Sentence {
-    std::string_view id;
-    const char* title;
-    const char* text;
-};
-
-constexpr Sentence kFindings[] = {
-    {"setup-incomplete", "This setup cannot be worked out",
-     "{where}: \"{what}\" is not there. Needed: {expected}."},
-    {"patch-clipped", "{patch} is lost by {over}",
-     "It lands at {+place#}; the recording ends at {+clip#} above mid-grey."},
-    {"patch-near-clip", "{patch} has {room} before clip",
-     "Under a third of a stop is no room for a change of light."},
-    {"patch-in-noise", "{patch} is {under} into the noise",
-     "The floor at signal-to-noise {snr/10} is {+floor#}; lifting it in the grade lifts grain."},
-    {"scene-wider", "The scene is {excess} wider than the camera",
-     "{bottom} to {top} spans {scene}; between noise and clip there are {window}."},
-    {"scene-fits", "The scene fits",
-     "{top} keeps {room} of headroom, {bottom} stands {above} over the noise."},
-    {"skin-in-place", "{patch} reads {level}, in its place",
-     "{school} wants it at {wanted} on this curve."},
-    {"skin-above", "{patch} reads {level}, {off} above its place",
-     "{school} wants it at {wanted} on this curve."},
-    {"skin-below", "{patch} reads {level}, {off} below its place",
-     "{school} wants it at {wanted} on this curve."},
-    {"nd-needed", "{by} of light too much",
-     "{school} wants less than the scene gives; take it with ND before the shutter. "
-     "ND now {nd}."},
-    {"nd-left-over", "{by} short, with {nd} of ND on",
-     "{school} wants more light than the filters let through."},
-    {"light-short", "{by} short of light", "{school} wants more, and no ND is left to take out."},
-    {"school-suggested", "{school} would suit this scene",
-     "It leaves {+highlights#} above and {+shadows#} over noise; {chosen} leaves "
-     "{+mineHighlights#} and {+mineShadows#}."},
-    {"meter-calibration", "Incident readings and an 18 % card differ by {difference}",
-     "The meter's constants imply {implied/10} % reflectance, not 18 %."},
-    {"rated-over", "Grading must pull {by} down",
-     "EI {ei} on base {base}: every shot is that much over. The rating LUT undoes it; "
-     "{+clip#} above and {+floor#} below mid-grey as viewed."},
-    {"rated-under", "Grading must lift {by}",
-     "EI {ei} on base {base}: every shot is that much under and noisier. The rating LUT "
-     "undoes it; {+clip#} above and {+floor#} below mid-grey as viewed."},
-    {"iso-below-minimum", "ISO {ei} is below the profile's minimum",
-     "{profile} starts at {limit}."},
-    {"iso-above-maximum", "ISO {ei} is above the profile's maximum", "{profile} ends at {limit}."},
-    {"base-not-offered", "Base {base} is not offered here",
-     "Camera and profile record at base {used}; the numbers use that."},
-    {"iso-above-base", "ISO {ei} costs {gain} of shadow",
-     "Gain over base {base} lifts the noise floor to {+floor#}; the clip stays at {+clip#}."},
-    {"iso-below-base", "ISO {ei} costs {gain} of highlight",
-     "The sensor fills before the curve ends: clip falls to {+clip#}. Base is {base}."},
-    {"shutter-half-frame", "Shutter {angle} is half the frame",
-     "{time} at {rate}; {+off##} stop from 180\u00b0."},
-    {"shutter-crisp", "Shutter {angle}: crisp on purpose",
-     "A quarter of the frame costs {off} against 180\u00b0 and shows in pans."},
-    {"shutter-long", "Shutter {angle} smears more than half the frame",
-     "{time} at {rate} is {+off##} stop from 180\u00b0."},
-    {"shutter-short", "Shutter {angle} is {off} off the half-frame rule",
-     "{time} at {rate}: motion turns harsh; take light with ND, not with the shutter."},
-    {"shutter-longer-than-frame", "The shutter is longer than the frame",
-     "{time} does not fit into a frame at {rate}."},
-    {"shutter-not-on-dial", "{camera} cannot set {set}",
-     "Its nearest is {dial}, {+off##} stop away."},
-    {"curve-ends-low", "Nothing above {level} is ever recorded",
-     "{profile} ends there, {+clip#} over mid-grey. Do not chase 100 %."},
-    {"sensor-ends-low", "Nothing above {level} is ever recorded",
-     "The sensor is full at {+clip#}, before {profile} ends. Do not chase 100 %."},
-    {"zebra-skin", "Zebra for skin: {level}", "Its place is {exact} on {tap}."},
-    {"zebra-guard", "Zebra to guard highlights: {level}",
-     "Stripes warn {margin} before clip, measured on {tap}."},
-    {"zebra-out-of-reach", "Zebra cannot go where it is needed",
-     "The level would be {exact} on {tap}; the camera stops at {level}."},
-    {"nd-infrared", "Strong ND may pass infrared",
-     "Density {density} without infrared cut tints blacks and cloth: add an IR-cut filter."},
-    {"skin-codes", "{bits}-bit keeps {codes} codes in the stop of skin",
-     "8-bit would keep {eight}."},
-    {"skin-codes-8", "8-bit keeps {eight} codes in the stop of skin",
-     "10-bit would keep {ten}: a heavy grade shows steps sooner."},
-    {"safety-sun", "Sun in or near the frame",
-     "Never look at it through optics; cover the lens between takes: it burns eyes and sensors."},
-    {"safety-water", "Work on or beside water",
-     "Vests, a lookout and dry hands for cables; mains only by a licensed electrician."},
-    {"safety-mains", "Mains lamps in use",
-     "Distribution and generators belong to a licensed electrician; local codes decide."},
-    {"safety-heights", "Work at a height",
-     "Tether camera, lens and filters; nobody below. This plan is no risk assessment."},
-};
-
-constexpr Sentence kRemedies[] = {
-    {"set-nd", "{stack}, {nd}", ""},
-    {"remove-nd", "Take the ND out", ""},
-    {"set-iris", "Iris {iris}", ""},
-    {"rerate", "Rate EI {ei}", ""},
-    {"set-rating", "Set ISO {ei}", ""},
-    {"set-base", "Base {ei}", ""},
-    {"set-shutter", "Shutter {shutter}", ""},
-    {"set-school", "Use {school}", ""},
-    {"save-subject", "Save the subject, let {given} go", ""},
-    {"save-highlight", "Save the highlight", ""},
-    {"change-light", "Fill shadows {fill}", ""},
-};
-
 constexpr const char* kEffect = "{highlights#} above, {shadows#} to noise";
 constexpr const char* kEffectWorse = "{highlights#} above, {shadows#} to noise; loses {worse}";
-
-const Sentence* findSentence(std::string_view id) {
-    for (const auto& sentence : kFindings)
-        if (sentence.id == id)
-            return &sentence;
-    for (const auto& sentence : kRemedies)
-        if (sentence.id == id)
-            return &sentence;
-    return nullptr;
-}
 
 std::string translated(const char* english, const Translator& translate) {
     return translate ? translate(english) : std::string(english);
@@ -147,6 +36,14 @@ struct Filler {
     std::string operator()(int value) const { return std::to_string(value); }
     std::string operator()(const Shutter& value) const { return print(value); }
     std::string operator()(School value) const { return nameOf(value, translate); }
+    std::string operator()(const ReasonList& value) const {
+        std::string text;
+        for (const auto& reason : value.all)
+            text += (text.empty() ? "" : "; ") + reasonOf(reason, translate);
+        return text;
+    }
+    std::string operator()(Duration value) const { return printDuration(value.length); }
+    std::string operator()(CardSpeed value) const { return printBytes(value.rate); }
     std::string operator()(Density value) const { return fixedText(value.value(), 1); }
     std::string operator()(ZebraTap value) const {
         return translated(value == ZebraTap::Recorded ? "the recorded signal" : "the viewing LUT",
@@ -263,8 +160,23 @@ std::string nameOf(IsoBehaviour behaviour, const Translator& translate) {
 std::string nameOf(DialInField field, const Translator& translate) {
     constexpr const char* names[] = {"Camera",      "Recording",    "Rate",  "Shutter", "Profile",
                                      "Base",        "Rating",       "White", "Iris",    "ND",
-                                     "Zebra, skin", "Zebra, guard", "Bank"};
+                                     "Card", "Sound", "Zebra, skin", "Zebra, guard", "Bank"};
     return translated(names[static_cast<int>(field)], translate);
+}
+
+std::string reasonOf(const Reason& reason, const Translator& translate) {
+    const auto* sentence = findSentence(reason.id);
+    return sentence ? fill(sentence->title, reason.facts, translate) : std::string(reason.id);
+}
+
+std::string nameOf(FigureId figure, const Translator& translate) {
+    constexpr const char* names[] = {
+        "Recording",    "Rate",     "Plays at",       "Shutter",   "Profile",     "Bit rate",
+        "Bits a pixel", "Lasts",    "Card",           "Crop",      "Angle of view", "Frames like",
+        "Sharp",        "Hyperfocal", "Readout",      "ISO range", "Rating",      "ND",
+        "Iris",         "Sound",    "Autofocus",      "Clip limit", "Heat",       "Power",
+        "Above grey",   "Below grey", "Mid-grey"};
+    return translated(names[static_cast<int>(figure)], translate);
 }
 
 bool hasWording(std::string_view id) {

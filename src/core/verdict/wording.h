@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/verdict/dial_in.h"
+#include "core/verdict/figures.h"
 #include "core/verdict/finding.h"
 
 #include <functional>
@@ -28,6 +29,10 @@ using Translator = std::function<std::string(const char* english)>;
 [[nodiscard]] std::string nameOf(PatchRole role, const Translator& translate = {});
 [[nodiscard]] std::string nameOf(IsoBehaviour behaviour, const Translator& translate = {});
 [[nodiscard]] std::string nameOf(DialInField field, const Translator& translate = {});
+
+/// Why a recording cannot be had, what it costs or what opens it: a clause without a full stop.
+[[nodiscard]] std::string reasonOf(const Reason& reason, const Translator& translate = {});
+[[nodiscard]] std::string nameOf(FigureId figure, const Translator& translate = {});
 
 /// True when a finding or remedy id has its sentences; a test walks the rules with it.
 [[nodiscard]] bool hasWording(std::string_view id);

@@ -178,7 +178,7 @@ TEST(Judge, LowCurvesStrongFiltersAndCodes) {
     EXPECT_EQ(now.verdict().find("nd-infrared"), nullptr);
     now.setup.filters.clear();
     EXPECT_NE(now.verdict().find("skin-codes:skin"), nullptr);
-    now.shoot.kit.cameras[0].modes[0].depth = BitDepth{8};
+    now.shoot.kit.cameras[0].codecs[0].depth = BitDepth{8};
     EXPECT_NE(now.verdict().find("skin-codes-8:skin"), nullptr);
 }
 

@@ -217,9 +217,8 @@ void LightTrain::turnBy(Link link, int steps, const ShootDocument::Value& from, 
         break;
     }
     default: {
-        const auto& profile = *context->profile;
-        go(TurnRating{
-            std::clamp(stepRating(setup->rating, steps), profile.minimum, profile.maximum)});
+        const auto& dial = context->iso;
+        go(TurnRating{std::clamp(stepRating(setup->rating, steps), dial.minimum, dial.maximum)});
     }
     }
 }

@@ -24,17 +24,17 @@ void ratingDiffers(const Case& now, Findings& out) {
 }
 
 void isoOutsideProfile(const Case& now, Findings& out) {
-    const auto& profile = *now.context.profile;
+    const auto& dial = now.context.iso;
     const auto& setup = *now.context.setup;
-    const bool below = setup.rating < profile.minimum;
-    if (!below && setup.rating <= profile.maximum)
+    const bool below = setup.rating < dial.minimum;
+    if (!below && setup.rating <= dial.maximum)
         return;
     Finding finding;
     finding.id = below ? "iso-below-minimum" : "iso-above-maximum";
     finding.severity = Severity::Fault;
     finding.source = "the camera's kit entry";
-    const auto limit = below ? profile.minimum : profile.maximum;
-    finding.facts = {{"ei", setup.rating}, {"limit", limit}, {"profile", profile.name}};
+    const auto limit = below ? dial.minimum : dial.maximum;
+    finding.facts = {{"ei", setup.rating}, {"limit", limit}, {"profile", now.context.profile->name}};
     if (auto turned = turn(*now.context.shoot, setup, TurnRating{limit}))
         offer(now, finding, Remedy{"set-rating", {{"ei", limit}}, turned->edit, {}, {}, 0},
               [](const Evaluation&) { return true; });
@@ -67,7 +67,7 @@ void isoOffBase(const Case& now, Findings& out) {
                      {"base", now.at.base},
                      {"clip", now.at.clip},
                      {"floor", now.at.noiseFloor}};
-    if (now.at.base >= now.context.profile->minimum && now.at.base <= now.context.profile->maximum)
+    if (now.at.base >= now.context.iso.minimum && now.at.base <= now.context.iso.maximum)
         if (auto turned = turn(*now.context.shoot, setup, TurnRating{now.at.base}))
             offer(now, finding,
                   Remedy{"set-rating", {{"ei", now.at.base}}, turned->edit, {}, {}, 0},

@@ -43,27 +43,36 @@ void zebraToSet(const Case&, Findings&);
 void strongNd(const Case&, Findings&);
 void skinCodes(const Case&, Findings&);
 
+// modes.cpp: what the mode gives and forbids
+void modeExcluded(const Case&, Findings&);
+void eightBitLog(const Case&, Findings&);
+void bitsForGrade(const Case&, Findings&);
+void soundAndFocus(const Case&, Findings&);
+void cropTooTight(const Case&, Findings&);
+
+// takes.cpp: what ends a take, and the speed it plays at
+void takeLimits(const Case&, Findings&);
+void slowMotion(const Case&, Findings&);
+void lightAgainstMinimum(const Case&, Findings&);
+void lightEstimated(const Case&, Findings&);
+
+// pairs.cpp: one setup against the others
+void regionSwitch(const Case&, Findings&);
+void camerasMatch(const Case&, Findings&);
+
 // safety.cpp: what can hurt someone
 void safety(const Case&, Findings&);
 
-inline constexpr std::array<Rule, 19> kAll = {patchClipped,
-                                              patchNearClip,
-                                              patchInNoise,
-                                              sceneWider,
-                                              sceneFits,
-                                              skinOffPlace,
-                                              lightToSpareOrShort,
-                                              schoolSuggestion,
-                                              cardReadsDark,
-                                              ratingDiffers,
-                                              isoOutsideProfile,
-                                              isoOffBase,
-                                              shutterAngleOffRule,
-                                              shutterNotOnDial,
-                                              curveEndsLow,
-                                              zebraToSet,
-                                              strongNd,
-                                              skinCodes,
-                                              safety};
+inline constexpr std::array kAll = {
+    Rule{patchClipped},      Rule{patchNearClip},       Rule{patchInNoise},
+    Rule{sceneWider},        Rule{sceneFits},           Rule{skinOffPlace},
+    Rule{lightToSpareOrShort}, Rule{schoolSuggestion},  Rule{cardReadsDark},
+    Rule{ratingDiffers},     Rule{isoOutsideProfile},   Rule{isoOffBase},
+    Rule{shutterAngleOffRule}, Rule{shutterNotOnDial},  Rule{curveEndsLow},
+    Rule{zebraToSet},        Rule{strongNd},            Rule{skinCodes},
+    Rule{modeExcluded},      Rule{eightBitLog},         Rule{bitsForGrade},
+    Rule{soundAndFocus},     Rule{cropTooTight},        Rule{takeLimits},
+    Rule{slowMotion},        Rule{lightAgainstMinimum}, Rule{lightEstimated},
+    Rule{regionSwitch},      Rule{camerasMatch},        Rule{safety}};
 
 } // namespace bslate::rules

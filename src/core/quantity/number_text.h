@@ -1,0 +1,14 @@
+#pragma once
+
+#include <string>
+
+/// How print.cpp and print_gear.cpp write bare numbers.
+namespace bslate {
+
+/// Shortest decimal text that reads back to the same double; never an exponent.
+[[nodiscard]] std::string exact(double value);
+
+/// At most `decimals` places, trailing zeros dropped.
+[[nodiscard]] std::string trimmed(double value, int decimals);
+
+} // namespace bslate

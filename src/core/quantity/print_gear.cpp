@@ -1,0 +1,117 @@
+#include "core/quantity/number_text.h"
+#include "core/quantity/print.h"
+
+#include <cmath>
+
+namespace bslate {
+namespace {
+
+std::string whole(double value) {
+    return fixedText(value, 0);
+}
+
+} // namespace
+
+std::string print(Millimetres length) {
+    return trimmed(length.value(), 1) + " mm";
+}
+std::string print(Metres distance) {
+    if (!std::isfinite(distance.value()))
+        return "\u221e";
+    const double size = distance.value();
+    return trimmed(size, size < 10 ? 2 : size < 100 ? 1 : 0) + " m";
+}
+std::string print(Degrees angle) {
+    return trimmed(angle.value(), angle.value() < 10 ? 1 : 0) + "\u00b0";
+}
+std::string print(Celsius air) {
+    return trimmed(air.value(), 1) + " \u00b0C";
+}
+std::string print(Hertz pulses) {
+    return trimmed(pulses.value(), 1) + " Hz";
+}
+std::string print(Watts power) {
+    return trimmed(power.value(), 1) + " W";
+}
+std::string print(WattHours energy) {
+    return trimmed(energy.value(), 1) + " Wh";
+}
+std::string print(BitsPerPixel bits) {
+    return fixedText(bits.value(), bits.value() < 10 ? 2 : 1);
+}
+std::string print(Magnification x) {
+    return trimmed(x.value(), 2);
+}
+std::string print(FrameSize size) {
+    return std::to_string(size.width) + " \u00d7 " + std::to_string(size.height);
+}
+
+std::string printDuration(Seconds length) {
+    const double seconds = length.value();
+    if (!std::isfinite(seconds))
+        return "\u2013";
+    if (seconds < 60)
+        return trimmed(std::floor(seconds * 10 + 1e-9) / 10, 1) + " s";
+    const double minutes = std::floor(seconds / 60 + 1e-9);
+    if (minutes < 30) {
+        const double rest = std::floor(seconds - minutes * 60 + 1e-6);
+        return whole(minutes) + " min" + (rest >= 1 ? " " + whole(rest) + " s" : "");
+    }
+    if (minutes < 100)
+        return whole(minutes) + " min";
+    const double hours = std::floor(minutes / 60);
+    const double rest = minutes - hours * 60;
+    return whole(hours) + " h" + (rest >= 1 ? " " + whole(rest) + " min" : "");
+}
+
+std::string printBytes(DataRate rate) {
+    return trimmed(rate.value() / 8e6, 1) + " MB/s";
+}
+
+std::string spell(Millimetres length) {
+    return exact(length.value()) + " mm";
+}
+std::string spell(Metres distance) {
+    return exact(distance.value()) + " m";
+}
+std::string spell(Degrees angle) {
+    return exact(angle.value()) + "\u00b0";
+}
+std::string spell(Celsius air) {
+    return exact(air.value()) + " C";
+}
+std::string spell(Hertz pulses) {
+    return exact(pulses.value()) + " Hz";
+}
+std::string spell(Watts power) {
+    return exact(power.value()) + " W";
+}
+std::string spell(WattHours energy) {
+    return exact(energy.value()) + " Wh";
+}
+std::string spell(DataSize size) {
+    const double giga = size.value() / 1e9;
+    return giga * 1e9 == size.value() ? exact(giga) + " GB" : exact(size.value()) + " B";
+}
+std::string spell(FNumber iris) {
+    const auto t = spell(TStop(iris.value()));
+    return "f/" + t.substr(1);
+}
+std::string spell(FrameSize size) {
+    return std::to_string(size.width) + "x" + std::to_string(size.height);
+}
+std::string spellDuration(Seconds length) {
+    const double minutes = length.value() / 60;
+    return minutes == std::floor(minutes) ? exact(minutes) + " min" : exact(length.value()) + " s";
+}
+
+std::string spellTimeOfDay(Seconds sinceMidnight) {
+    const int minutes = static_cast<int>(sinceMidnight.value() / 60 + 0.5) % (24 * 60);
+    const auto two = [](int n) { return (n < 10 ? "0" : "") + std::to_string(n); };
+    return two(minutes / 60) + ":" + two(minutes % 60);
+}
+std::string spellFactor(Magnification x) {
+    return exact(x.value()) + "x";
+}
+
+} // namespace bslate

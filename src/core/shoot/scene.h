@@ -1,0 +1,117 @@
+#pragma once
+
+#include "core/base/extra_keys.h"
+#include "core/light/described.h"
+#include "core/quantity/light_reading.h"
+
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+/// A place with its light, and what is wanted of the picture there.
+namespace bslate {
+
+/// What a patch is to the picture; decides how a loss is judged.
+enum class PatchRole {
+    Grey,       ///< the grey card: the zero of the scene
+    SkinLight,  ///< skin on the key side, about +1 over mid-grey: common practice, no source
+    SkinMedium, ///< 0 to +0.5
+    SkinDark,   ///< -0.5 to 0
+    Highlight,  ///< must keep detail
+    Shadow,     ///< must stay out of the noise
+    White,      ///< white card or paper
+    Spare       ///< may be lost without asking
+};
+
+[[nodiscard]] inline bool isSkin(PatchRole role) {
+    return role == PatchRole::SkinLight || role == PatchRole::SkinMedium ||
+           role == PatchRole::SkinDark;
+}
+
+struct Patch {
+    std::string id;
+    std::string name;
+    PatchRole role = PatchRole::Spare;
+    LightReading reading;
+    Reflectance reflectance{0.18}; ///< used when the reading is an illuminance
+    bool estimated = false;        ///< described, not metered yet
+    ExtraKeys extra;
+    friend bool operator==(const Patch&, const Patch&) = default;
+};
+
+/// Things in the scene that can hurt someone; the caution is shown at the point of use.
+struct Hazards {
+    bool sun = false;   ///< sun in or near the frame
+    bool water = false; ///< on, beside or over water
+    bool mains = false; ///< mains lamps or distribution in use
+    bool heights = false;
+    friend bool operator==(const Hazards&, const Hazards&) = default;
+};
+
+enum class Place { Unknown, Interior, Exterior };
+
+/// The light's way to another level; it starts at the scene's grey card.
+struct LightChange {
+    LightReading to;
+    Seconds over{0}; ///< > 0
+    friend bool operator==(const LightChange&, const LightChange&) = default;
+};
+
+/// A lamp, by how it pulses.
+enum class SourceKind {
+    Filament,   ///< on AC
+    Ballast,    ///< tube or discharge lamp on a magnetic ballast
+    Electronic, ///< electronic ballast or a good LED driver
+    DimmedLed   ///< pulse-width dimmed
+};
+struct Source {
+    std::string name;
+    SourceKind kind = SourceKind::Electronic;
+    std::optional<Hertz> pulses; ///< of its own; none: twice the mains
+    ExtraKeys extra;
+    friend bool operator==(const Source&, const Source&) = default;
+};
+
+/// The irises that give the wanted depth of field.
+struct DepthWish {
+    TStop widest{2};
+    TStop narrowest{5.6}; ///< no wider than widest
+    friend bool operator==(const DepthWish&, const DepthWish&) = default;
+};
+
+struct Scene {
+    std::string id;
+    std::string number; ///< as people call it, "2A"; may be empty
+    std::string name;
+    int day = 1;
+    std::optional<Seconds> start; ///< since midnight, [0, 24 h)
+    Place place = Place::Unknown;
+    std::string note;
+    Hazards hazards;
+    std::optional<DescribedLight> described;
+    std::optional<LightChange> change;
+    std::vector<Source> sources;
+    std::optional<DepthWish> depth;
+    double subjectSpeed = 0;      ///< frame widths a second; 0 when it does not matter
+    Magnification slowMotion{1};  ///< how many times slower than life it plays
+    bool sound = true;            ///< recorded with the picture
+    Seconds longestTake{0};       ///< that must not be interrupted; 0 when any may be
+    Seconds footage{0};           ///< planned in all; 0 when not planned
+    std::optional<Degrees> view;  ///< horizontal angle wanted
+    std::optional<Celsius> ambient;
+    std::vector<Patch> patches;
+    ExtraKeys extra;
+    friend bool operator==(const Scene&, const Scene&) = default;
+};
+
+[[nodiscard]] const Patch* findPatch(const Scene& scene, std::string_view id);
+[[nodiscard]] Patch* findPatch(Scene& scene, std::string_view id);
+
+/// The scene's grey card, or null.
+[[nodiscard]] const Patch* greyCard(const Scene& scene);
+
+/// True while no patch has been metered.
+[[nodiscard]] bool isEstimated(const Scene& scene);
+
+} // namespace bslate

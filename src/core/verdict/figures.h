@@ -1,0 +1,67 @@
+#pragma once
+
+#include "core/shoot/shoot.h"
+
+#include <string>
+#include <vector>
+
+/// A setup as a list of figures, for showing what a change brings and for putting two setups side
+/// by side: the same numbers, printed the same way.
+namespace bslate {
+
+enum class FigureId {
+    Recording,
+    Rate,
+    Playback,
+    Shutter,
+    Profile,
+    BitRate,
+    BitsPerPixel,
+    RecordTime,
+    Card,
+    Crop,
+    View,
+    Equivalent,
+    Sharp,
+    Hyperfocal,
+    Readout,
+    IsoRange,
+    Rating,
+    Nd,
+    Iris,
+    Sound,
+    Focus,
+    ClipLimit,
+    Heat,
+    Power,
+    Above, ///< stops from mid-grey to the clip, as viewed
+    Below, ///< stops from mid-grey to the noise floor, as viewed
+    Grey   ///< where the scene's grey is recorded
+};
+
+struct Figure {
+    FigureId id = FigureId::Recording;
+    std::string text; ///< "–" when there is none
+    friend bool operator==(const Figure&, const Figure&) = default;
+};
+
+/// In the order of FigureId; empty when the setup cannot be evaluated.
+[[nodiscard]] std::vector<Figure> figuresOf(const Shoot& shoot, const Setup& setup);
+
+struct Difference {
+    FigureId id = FigureId::Recording;
+    std::string before;
+    std::string after;
+    [[nodiscard]] bool differs() const { return before != after; }
+};
+
+/// Every figure of both, differences first, each part in FigureId's order. Empty when either
+/// cannot be evaluated.
+[[nodiscard]] std::vector<Difference> compare(const Shoot& shoot, const Setup& before,
+                                              const Setup& after);
+
+/// Only what differs.
+[[nodiscard]] std::vector<Difference> consequences(const Shoot& shoot, const Setup& before,
+                                                   const Setup& after);
+
+} // namespace bslate

@@ -1,0 +1,14 @@
+#pragma once
+
+#include "core/shoot/shoot.h"
+
+/// The other setups a setup's verdict looks at.
+namespace bslate {
+
+/// The nearest earlier setup, in the shoot's order, on the same camera; null for the first.
+[[nodiscard]] const Setup* earlierOnCamera(const Shoot& shoot, const Setup& setup);
+
+/// All other setups on the same scene.
+[[nodiscard]] std::vector<const Setup*> othersOnScene(const Shoot& shoot, const Setup& setup);
+
+} // namespace bslate

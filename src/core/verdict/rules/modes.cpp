@@ -1,0 +1,229 @@
+#include "core/media/recording.h"
+#include "core/signal/code_values.h"
+#include "core/verdict/lattice.h"
+#include "core/verdict/levers.h"
+#include "core/verdict/rules/offer.h"
+#include "core/verdict/rules/rules.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate::rules {
+namespace {
+
+constexpr double kTighter = 0.8; // of the wanted angle: common practice, no source
+constexpr std::string_view kKitEntry = "the camera's kit entry";
+
+// Offers to record another way; verified when the edited setup records at all.
+void offerMode(const Case& now, Finding& finding, std::string_view id, Facts facts,
+               const TurnMode& change) {
+    const auto turned = turn(*now.context.shoot, *now.context.setup, change);
+    if (!turned)
+        return;
+    offer(now, finding, Remedy{id, std::move(facts), turned->edit, {}, {}, 0},
+          [](const Evaluation& after) { return after.recording.bitRate.has_value(); });
+}
+
+std::string_view remedyFor(std::string_view opening) {
+    return opening == "open-power"     ? "set-power"
+           : opening == "open-profile" ? "set-profile"
+           : opening == "open-setting" ? "set-rating"
+           : opening == "open-cell"    ? "set-mode"
+                                       : "";
+}
+
+Facts remedyFacts(const Opening& opening) {
+    Facts facts = opening.reason.facts;
+    for (auto& fact : facts)
+        if (fact.name == "value")
+            fact.name = "ei";
+    return facts;
+}
+
+// The open cell nearest in rate whose mode satisfies `wanted`, at this setup's rate first.
+template<class Wanted>
+const RecordingMode* otherMode(const Case& now, Wanted wanted) {
+    const auto question = latticeCase(now.context);
+    for (const auto& mode : now.context.camera->modes) {
+        const auto* codec = findCodec(*now.context.camera, mode.codec);
+        if (codec && wanted(mode, *codec) &&
+            cellOf(question, mode, now.context.setup->rate).available())
+            return &mode;
+    }
+    return nullptr;
+}
+
+int codesAt(const Case& now, Stops place, int bits) {
+    return static_cast<int>(
+        std::lround(codesInStop(now.context.profile->curve, place, BitDepth{bits})));
+}
+
+// Profiles of the camera that the mode records and that satisfy `wanted`.
+template<class Wanted>
+void offerProfile(const Case& now, Finding& finding, Wanted wanted) {
+    for (const auto& id : now.context.camera->profiles) {
+        const auto* profile = findProfile(now.context.shoot->kit, id);
+        if (!profile || profile == now.context.profile || !allows(*now.context.mode, id) ||
+            !wanted(*profile))
+            continue;
+        offerMode(now, finding, "set-profile", {{"profile", profile->name}},
+                  {now.context.setup->mode, now.context.setup->rate, id});
+        return;
+    }
+}
+
+} // namespace
+
+void modeExcluded(const Case& now, Findings& out) {
+    const auto question = latticeCase(now.context);
+    const auto cell = cellOf(question, *now.context.mode, now.context.setup->rate);
+    if (cell.available())
+        return;
+    Finding finding;
+    finding.id = "mode-excluded";
+    finding.severity = Severity::Fault;
+    finding.source = kKitEntry;
+    finding.facts = {{"reason", ReasonList{cell.reasons}}};
+    for (const auto& opening : openingsOf(question, latticeOf(question), cell)) {
+        const auto id = remedyFor(opening.reason.id);
+        if (id.empty() || !opening.setup)
+            continue;
+        const auto& to = *opening.setup;
+        if (to.rating != now.context.setup->rating && id == "set-rating") {
+            if (auto turned = turn(*now.context.shoot, *now.context.setup, TurnRating{to.rating}))
+                offer(now, finding,
+                      Remedy{id, remedyFacts(opening), turned->edit, {}, {}, 0},
+                      [](const Evaluation&) { return true; });
+            continue;
+        }
+        offerMode(now, finding, id, remedyFacts(opening),
+                  {to.mode, to.rate, to.profile, to.externalPower});
+    }
+    out.push_back(std::move(finding));
+}
+
+void eightBitLog(const Case& now, Findings& out) {
+    if (now.at.depth.bits > 8 || !isLog(*now.context.profile))
+        return;
+    const auto* face = skin(now.at);
+    const Stops place = face ? std::min(face->recorded, now.at.clip) : Stops(0.0);
+    Finding finding;
+    finding.id = "eight-bit-log";
+    finding.severity = Severity::Caution;
+    finding.source = kCommonPractice;
+    finding.facts = {{"codes", codesAt(now, place, 8)}, {"ten", codesAt(now, place, 10)}};
+    offerProfile(now, finding, [](const Profile& p) { return p.ready; });
+    offerProfile(now, finding,
+                 [](const Profile& p) { return isLog(p) && p.gamut == gamutBt709(); });
+    if (const auto* ten = otherMode(now, [](const RecordingMode&, const Codec& codec) {
+            return codec.depth.bits > 8;
+        }))
+        offerMode(now, finding, "set-mode",
+                  {{"mode", ten->name}, {"rate", now.context.setup->rate}},
+                  {ten->id, now.context.setup->rate, {}});
+    out.push_back(std::move(finding));
+}
+
+void bitsForGrade(const Case& now, Findings& out) {
+    const auto& facts = now.at.recording;
+    if (!facts.bitRate)
+        return;
+    const auto& codec = *now.context.codec;
+    const auto least = leastForHeavyGrade(codec.gop == Gop::Intra, codec.depth.bits);
+    const bool heavy =
+        now.context.shoot->brief.grade == GradeWeight::Full && codec.gop != Gop::Raw;
+    const bool thin = heavy && facts.bitsPerPixel < least;
+    Finding finding;
+    finding.source = kCommonPractice;
+    finding.facts = {{"bits", facts.bitsPerPixel},
+                     {"least", least},
+                     {"mode", now.context.mode->name},
+                     {"rate", now.context.setup->rate},
+                     {"bitRate", *facts.bitRate}};
+    if (thin) {
+        finding.id = "bits-low";
+        finding.severity = Severity::Caution;
+        if (const auto* better = otherMode(now, [&](const RecordingMode& mode, const Codec& other) {
+                const auto rate =
+                    bitRateAt(mode, now.context.setup->rate, now.context.shoot->brief.rate);
+                return rate && other.gop != Gop::Raw && mode.area == now.context.mode->area &&
+                       bitsPerPixel(*rate, mode.frame, now.context.setup->rate) >=
+                           leastForHeavyGrade(other.gop == Gop::Intra, other.depth.bits);
+            }))
+            offerMode(now, finding, "set-mode",
+                      {{"mode", better->name}, {"rate", now.context.setup->rate}},
+                      {better->id, now.context.setup->rate, {}});
+    } else if (facts.recordTime && facts.cardHolds) {
+        finding.id = "records-well";
+        finding.severity = Severity::Note;
+        finding.facts.push_back({"card", facts.card});
+        finding.facts.push_back({"time", Duration{*facts.recordTime}});
+    } else {
+        return;
+    }
+    out.push_back(std::move(finding));
+}
+
+void soundAndFocus(const Case& now, Findings& out) {
+    const auto cell = cellOf(latticeCase(now.context), *now.context.mode, now.context.setup->rate);
+    for (const auto& [kind, reason] : cell.costs) {
+        const bool sound = kind == CostKind::Sound && now.context.scene->sound;
+        if (!sound && kind != CostKind::Focus)
+            continue;
+        Finding finding;
+        finding.id = sound ? "sound-lost" : "focus-lost";
+        finding.severity = sound ? Severity::Fault : Severity::Note;
+        finding.source = kKitEntry;
+        finding.facts = {{"mode", now.context.mode->name}, {"rate", now.context.setup->rate}};
+        if (sound)
+            if (const auto* other = otherMode(now, [&](const RecordingMode& mode, const Codec&) {
+                    return mode.sound && !isOffSpeed(mode, now.context.setup->rate);
+                }))
+                offerMode(now, finding, "set-mode",
+                          {{"mode", other->name}, {"rate", now.context.setup->rate}},
+                          {other->id, now.context.setup->rate, {}});
+        out.push_back(std::move(finding));
+    }
+}
+
+void cropTooTight(const Case& now, Findings& out) {
+    const auto& facts = now.at.recording;
+    if (!facts.focal)
+        return;
+    const auto& lens = *now.context.lens;
+    const auto whole = now.context.camera->areas.front().width;
+    const Degrees wanted = now.context.scene->view.value_or(angleOfView(whole, *facts.focal));
+    const bool cropped = facts.crop.value() > 1.005;
+    if ((!cropped && !now.context.scene->view) || facts.view.value() >= wanted.value() * kTighter)
+        return;
+    Finding finding;
+    finding.id = "crop-too-tight";
+    finding.severity = Severity::Caution;
+    finding.source = "angle of view: any optics handbook";
+    finding.facts = {{"crop", facts.crop},     {"focal", *facts.focal},
+                     {"equivalent", facts.equivalent}, {"view", facts.view},
+                     {"wanted", wanted},       {"lens", lens.name}};
+    const auto wide = focalFor(facts.areaWidth, wanted);
+    const auto cured = [&](const Evaluation& after) {
+        return after.recording.view.value() >= wanted.value() * kTighter;
+    };
+    const auto offerLens = [&](const Lens& other, std::string_view id) {
+        if (other.shortest.value() <= 0)
+            return;
+        Edit edit{*now.context.setup, std::nullopt};
+        edit.setup->lens = other.id;
+        edit.setup->focal = std::clamp(wide, other.shortest, other.longest);
+        edit.setup->iris = std::clamp(edit.setup->iris, other.widest, other.narrowest);
+        offer(now, finding,
+              Remedy{id, {{"lens", other.name}, {"focal", edit.setup->focal}}, edit, {}, {}, 0},
+              cured);
+    };
+    offerLens(lens, "set-focal");
+    if (now.context.camera->fixedLens.empty())
+        for (const auto& other : now.context.shoot->kit.lenses)
+            if (other.id != lens.id && finding.remedies.size() < 2)
+                offerLens(other, "set-lens");
+    out.push_back(std::move(finding));
+}
+
+} // namespace bslate::rules

@@ -1,0 +1,147 @@
+#include "core/light/described.h"
+#include "core/verdict/lattice.h"
+#include "core/verdict/levers.h"
+#include "core/verdict/rules/offer.h"
+#include "core/verdict/rules/rules.h"
+
+#include <cmath>
+
+namespace bslate::rules {
+namespace {
+
+constexpr std::string_view kKitEntry = "the camera's kit entry";
+
+Finding limit(std::string_view id, Severity severity, Facts facts) {
+    Finding finding;
+    finding.id = id;
+    finding.severity = severity;
+    finding.source = kKitEntry;
+    finding.facts = std::move(facts);
+    return finding;
+}
+
+// Offers the first mode at this rate that `lasts`.
+template<class Lasts>
+void offerLasting(const Case& now, Finding& finding, Lasts lasts) {
+    const auto& setup = *now.context.setup;
+    for (const auto& mode : now.context.camera->modes) {
+        if (&mode == now.context.mode)
+            continue;
+        const auto cell = cellOf(latticeCase(now.context), mode, setup.rate);
+        if (!cell.available() || !lasts(mode, cell))
+            continue;
+        const auto turned = turn(*now.context.shoot, setup, TurnMode{mode.id, setup.rate, {}});
+        if (!turned)
+            continue;
+        offer(now, finding,
+              Remedy{"set-mode", {{"mode", mode.name}, {"rate", setup.rate}}, turned->edit, {}, {}, 0},
+              [](const Evaluation& after) { return after.recording.bitRate.has_value(); });
+        return;
+    }
+}
+
+} // namespace
+
+void takeLimits(const Case& now, Findings& out) {
+    const auto& mode = *now.context.mode;
+    const auto& facts = now.at.recording;
+    const Seconds take = now.context.scene->longestTake;
+    const auto ambient = ambientOf(now.context);
+    if (take.value() <= 0)
+        return;
+    if (mode.clipLimit && *mode.clipLimit < take) {
+        auto finding = limit("clip-limit-short", Severity::Fault,
+                             {{"limit", Duration{*mode.clipLimit}},
+                              {"take", Duration{take}},
+                              {"mode", mode.name}});
+        offerLasting(now, finding, [&](const RecordingMode& other, const ModeCell&) {
+            return !other.clipLimit || *other.clipLimit >= take;
+        });
+        out.push_back(std::move(finding));
+    }
+    if (facts.heat && *facts.heat < take) {
+        auto finding = limit("heat-short", Severity::Fault,
+                             {{"camera", now.context.camera->name},
+                              {"limit", Duration{*facts.heat}},
+                              {"ambient", ambient},
+                              {"take", Duration{take}}});
+        offerLasting(now, finding, [&](const RecordingMode& other, const ModeCell&) {
+            const auto heat = heatTime(other, ambient);
+            return !heat || *heat >= take;
+        });
+        out.push_back(std::move(finding));
+    }
+    if (facts.recordTime && facts.cardHolds && *facts.recordTime < take) {
+        auto finding = limit("card-short", Severity::Fault,
+                             {{"card", facts.card},
+                              {"time", Duration{*facts.recordTime}},
+                              {"take", Duration{take}},
+                              {"bitRate", *facts.bitRate}});
+        finding.source = "capacity over bit rate";
+        offerLasting(now, finding, [&](const RecordingMode&, const ModeCell& cell) {
+            return cell.recordTime && *cell.recordTime >= take;
+        });
+        out.push_back(std::move(finding));
+    }
+}
+
+void slowMotion(const Case& now, Findings& out) {
+    const auto& scene = *now.context.scene;
+    const auto slowdown = now.at.recording.slowdown;
+    const bool asked = scene.slowMotion.value() > 1.001;
+    if (!asked && slowdown.value() <= 1.05)
+        return;
+    const auto need = wantedRate(scene, now.context.shoot->brief);
+    const double off = slowdown.value() / scene.slowMotion.value();
+    Finding finding;
+    const bool matches = std::abs(std::log2(off)) < 0.05;
+    finding.id = matches ? "slow-motion" : "slow-motion-off";
+    finding.severity = matches ? Severity::Good : Severity::Caution;
+    finding.source = "capture rate over delivery rate";
+    finding.facts = {{"rate", now.context.setup->rate},
+                     {"factor", slowdown},
+                     {"wanted", scene.slowMotion},
+                     {"need", need}};
+    if (!matches)
+        if (auto turned = turn(*now.context.shoot, *now.context.setup, TurnRate{need}))
+            offer(now, finding, Remedy{"set-rate", {{"rate", need}}, turned->edit, {}, {}, 0},
+                  [&](const Evaluation& after) {
+                      return std::abs(std::log2(after.recording.slowdown.value() /
+                                                scene.slowMotion.value())) < 0.05;
+                  });
+    out.push_back(std::move(finding));
+}
+
+void lightAgainstMinimum(const Case& now, Findings& out) {
+    if (!now.at.grey || now.context.ndLoss.value() > 0.05)
+        return;
+    const auto& setup = *now.context.setup;
+    // As viewed at the present rating, then at the dial's lowest.
+    const Stops viewed = *now.at.grey + now.at.ratingOffset;
+    const Stops over = viewed + stopsBetween(now.context.iso.minimum, setup.rating);
+    if (over.value() < 0.3)
+        return;
+    auto finding = limit("too-bright-at-minimum", Severity::Caution,
+                         {{"limit", now.context.iso.minimum}, {"iris", setup.iris}, {"over", over}});
+    for (auto& remedy : exposureRemedies(now, -over))
+        offer(now, finding, std::move(remedy), [&](const Evaluation& after) {
+            return after.grey &&
+                   (*after.grey + after.ratingOffset) < viewed - Stops(0.5) * over.value();
+        });
+    out.push_back(std::move(finding));
+}
+
+void lightEstimated(const Case& now, Findings& out) {
+    const auto& scene = *now.context.scene;
+    if (!scene.described || !isEstimated(scene))
+        return;
+    const auto range = luxOf(*scene.described);
+    Finding finding;
+    finding.id = "light-estimated";
+    finding.severity = Severity::Caution;
+    finding.source = range.source;
+    finding.facts = {{"low", range.low}, {"high", range.high}, {"off", uncertaintyOf(range)}};
+    out.push_back(std::move(finding));
+}
+
+} // namespace bslate::rules
