@@ -62,6 +62,25 @@ void addLut(CLI::App& app, LutOptions& o, Command& chosen) {
     verb->callback([&] { chosen = [&](std::ostream& out) { return lut(o, out); }; });
 }
 
+void addModes(CLI::App& app, ModesOptions& o, Command& chosen) {
+    auto* verb = app.add_subcommand("modes", "List what a camera can record, and why not");
+    verb->add_option("--kit", o.kit, "kit file (*.bskit.json)")->required();
+    verb->add_option("--camera", o.camera, "camera id")->required();
+    verb->add_option("--rate", o.rate, "only this frame rate");
+    verb->add_option("--base", o.base, "the rate it plays at; 24 when not given");
+    verb->add_option("--profile", o.profile, "profile id");
+    verb->add_flag("--external-power", o.externalPower, "the camera is plugged in");
+    verb->add_flag("--json", o.json, "JSON on standard output");
+    verb->callback([&] { chosen = [&](std::ostream& out) { return modes(o, out); }; });
+}
+
+void addValidate(CLI::App& app, ValidateOptions& o, Command& chosen) {
+    auto* verb = app.add_subcommand("validate", "Check a kit or shoot file");
+    verb->add_option("FILE", o.file, "*.bskit.json or *.bslate")->required();
+    verb->add_flag("--json", o.json, "JSON on standard output");
+    verb->callback([&] { chosen = [&](std::ostream& out) { return validate(o, out); }; });
+}
+
 } // namespace
 
 int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& err) {
@@ -71,11 +90,15 @@ int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& e
     CurveOptions curveOptions;
     ExposeOptions exposeOptions;
     LutOptions lutOptions;
+    ModesOptions modesOptions;
+    ValidateOptions validateOptions;
     Command command;
     addCheck(app, checkOptions, command);
     addCurve(app, curveOptions, command);
     addExpose(app, exposeOptions, command);
     addLut(app, lutOptions, command);
+    addModes(app, modesOptions, command);
+    addValidate(app, validateOptions, command);
     const auto verbs = app.get_subcommands([](const CLI::App*) { return true; });
     const bool known = args.empty() || args.front().starts_with("-") ||
                        std::any_of(verbs.begin(), verbs.end(), [&](const CLI::App* verb) {
@@ -83,7 +106,7 @@ int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& e
                        });
     if (!known) {
         err << "bslate: no such verb \"" << args.front()
-            << "\"; expected check, curve, expose or lut\n";
+            << "\"; expected check, curve, expose, lut, modes or validate\n";
         return kBadInput;
     }
     try {

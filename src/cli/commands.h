@@ -46,4 +46,22 @@ struct LutOptions {
 };
 [[nodiscard]] Result<int> lut(const LutOptions& options, std::ostream& out);
 
+struct ModesOptions {
+    std::string kit, camera;
+    std::string rate;    ///< only this one; empty for all
+    std::string base;    ///< what footage plays at; 24 when empty
+    std::string profile; ///< judged for this profile; empty: none chosen
+    bool externalPower = false;
+    bool json = false;
+};
+/// Lists every cell of a camera's mode lattice.
+[[nodiscard]] Result<int> modes(const ModesOptions& options, std::ostream& out);
+
+/// Reads a kit or a shoot and says whether it is sound, by its "format".
+struct ValidateOptions {
+    std::string file;
+    bool json = false;
+};
+[[nodiscard]] Result<int> validate(const ValidateOptions& options, std::ostream& out);
+
 } // namespace bslate::cli

@@ -45,6 +45,29 @@ Json zebraJson(const ZebraValue& zebra) {
             {"reachable", zebra.reachable}};
 }
 
+Json recordingJson(const RecordingFacts& facts) {
+    const auto optional = [](const std::optional<Seconds>& time) {
+        return time ? Json(time->value()) : Json(nullptr);
+    };
+    Json node = {{"bit_rate_bps", facts.bitRate ? Json(facts.bitRate->value()) : Json(nullptr)},
+                 {"peak_bps", facts.peak.value()},
+                 {"bits_per_pixel", facts.bitsPerPixel.value()},
+                 {"crop", facts.crop.value()},
+                 {"slowdown", facts.slowdown.value()},
+                 {"card", facts.card},
+                 {"slot", facts.slot},
+                 {"card_holds", facts.cardHolds},
+                 {"record_time_s", optional(facts.recordTime)},
+                 {"heat_time_s", optional(facts.heat)}};
+    if (facts.focal) {
+        node["focal_mm"] = facts.focal->value();
+        node["view_deg"] = facts.view.value();
+        node["equivalent_mm"] = facts.equivalent.value();
+        node["hyperfocal_m"] = facts.hyperfocal.value();
+    }
+    return node;
+}
+
 } // namespace
 
 Json derivedJson(const Verdict& verdict) {
@@ -65,6 +88,7 @@ Json derivedJson(const Verdict& verdict) {
             {"noise_floor_stops", at.noiseFloor.value()},
             {"mid_grey_level_percent", at.midGreyLevel.value()}};
     node["grey_stops"] = at.grey ? Json(at.grey->value()) : Json(nullptr);
+    node["recording"] = recordingJson(at.recording);
     node["patches"] = Json::array();
     for (const auto& patch : at.patches)
         node["patches"].push_back(patchJson(patch));

@@ -145,8 +145,11 @@ Json rateSetJson(const RateSet& set) {
 
 Slot slotFrom(const Json& json, const std::string& place, ReadState& state) {
     ObjectReader node(json, place, state);
-    Slot slot{node.text("id"), node.text("name"), node.oneOf("form", table(kFormNames)),
-              node.text("bus"), {}};
+    Slot slot{node.text("id"),
+              node.text("name"),
+              node.oneOf("form", table(kFormNames)),
+              node.text("bus"),
+              {}};
     const auto bus = findBus(slot.bus);
     if (!state.error && (!bus || bus->form != slot.form))
         node.fail(ErrorCode::WrongType, "bus", slot.bus, busesOf(slot.form));

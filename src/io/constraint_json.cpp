@@ -7,10 +7,9 @@
 namespace bslate::io {
 namespace {
 
-constexpr std::array kKindNames = {
-    NamedValue<ConstraintKind>{"requires", ConstraintKind::Requires},
-    NamedValue<ConstraintKind>{"excludes", ConstraintKind::Excludes},
-    NamedValue<ConstraintKind>{"limits", ConstraintKind::Limits}};
+constexpr std::array kKindNames = {NamedValue<ConstraintKind>{"requires", ConstraintKind::Requires},
+                                   NamedValue<ConstraintKind>{"excludes", ConstraintKind::Excludes},
+                                   NamedValue<ConstraintKind>{"limits", ConstraintKind::Limits}};
 
 // The words a setting may take when it is not an id of the camera's; empty for ids.
 std::vector<std::string_view> wordsOf(SettingKey key) {
@@ -182,8 +181,7 @@ Constraint constraintFrom(const Json& json, const std::string& place, ReadState&
             continue;
         ++kinds;
         constraint.kind = kind.value;
-        constraint.then =
-            conditionsFrom(node.child(key.c_str()), node.pointer(key.c_str()), state);
+        constraint.then = conditionsFrom(node.child(key.c_str()), node.pointer(key.c_str()), state);
         if (constraint.then.empty())
             node.fail(ErrorCode::EmptyText, key.c_str(), {}, "at least one setting");
     }

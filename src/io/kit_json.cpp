@@ -104,8 +104,11 @@ Json cardJson(const MemoryCard& card) {
 
 Battery batteryFrom(const Json& json, const std::string& place, ReadState& state) {
     ObjectReader node(json, place, state);
-    Battery battery{node.text("id"), node.text("name"), node.quantity("energy", parseWattHours),
-                    node.wholeOr("count", 0, 10000, 1), {}};
+    Battery battery{node.text("id"),
+                    node.text("name"),
+                    node.quantity("energy", parseWattHours),
+                    node.wholeOr("count", 0, 10000, 1),
+                    {}};
     battery.extra = node.extra();
     return battery;
 }
@@ -170,8 +173,9 @@ Kit kitFrom(ObjectReader& node) {
         return kit;
     if (const auto outcome = checkKit(kit); !outcome) {
         const auto& error = outcome.error();
-        state.fail(error.code, node.pointer("").substr(0, node.pointer("").size() - 1) + error.place,
-                   error.got, error.expected);
+        state.fail(error.code,
+                   node.pointer("").substr(0, node.pointer("").size() - 1) + error.place, error.got,
+                   error.expected);
     }
     return kit;
 }

@@ -36,15 +36,15 @@ void writeModes(Json& camera, const Camera& value);
 /// The buses a card form has, for messages.
 [[nodiscard]] std::string busesOf(CardForm form);
 
-inline constexpr std::array kIsoNames = {NamedValue<IsoBehaviour>{"recorded", IsoBehaviour::Recorded},
-                                  NamedValue<IsoBehaviour>{"index", IsoBehaviour::Index},
-                                  NamedValue<IsoBehaviour>{"note", IsoBehaviour::Note}};
-inline constexpr std::array kFormNames = {
-    NamedValue<CardForm>{"sd", CardForm::Sd},
-    NamedValue<CardForm>{"cfexpress-a", CardForm::CfExpressA},
-    NamedValue<CardForm>{"cfexpress-b", CardForm::CfExpressB},
-    NamedValue<CardForm>{"cfexpress-c", CardForm::CfExpressC},
-    NamedValue<CardForm>{"cfast", CardForm::CFast}};
+inline constexpr std::array kIsoNames = {
+    NamedValue<IsoBehaviour>{"recorded", IsoBehaviour::Recorded},
+    NamedValue<IsoBehaviour>{"index", IsoBehaviour::Index},
+    NamedValue<IsoBehaviour>{"note", IsoBehaviour::Note}};
+inline constexpr std::array kFormNames = {NamedValue<CardForm>{"sd", CardForm::Sd},
+                                          NamedValue<CardForm>{"cfexpress-a", CardForm::CfExpressA},
+                                          NamedValue<CardForm>{"cfexpress-b", CardForm::CfExpressB},
+                                          NamedValue<CardForm>{"cfexpress-c", CardForm::CfExpressC},
+                                          NamedValue<CardForm>{"cfast", CardForm::CFast}};
 
 template<class E, std::size_t N>
 std::span<const NamedValue<E>> table(const std::array<NamedValue<E>, N>& names) {

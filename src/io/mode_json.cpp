@@ -99,15 +99,13 @@ RecordingMode modeFrom(const Json& json, const std::string& place, ReadState& st
     mode.proxy = node.flagOr("proxy", false);
     if (node.has("clip_limit"))
         mode.clipLimit = node.quantity("clip_limit", parseDuration);
-    mode.heat = node.list<HeatLimit>("heat", [&](const Json& item, const std::string& at) {
-        return heatFrom(item, at, state);
-    });
+    mode.heat = node.list<HeatLimit>(
+        "heat", [&](const Json& item, const std::string& at) { return heatFrom(item, at, state); });
     if (node.has("off_speed")) {
         ObjectReader range(node.child("off_speed"), node.pointer("off_speed"), state);
-        mode.offSpeed = OffSpeed{range.quantity("slowest", parseFrameRate),
-                                 range.quantity("fastest", parseFrameRate),
-                                 range.flagOr("writes_at_sensor_rate", false),
-                                 range.flagOr("sound", false)};
+        mode.offSpeed = OffSpeed{
+            range.quantity("slowest", parseFrameRate), range.quantity("fastest", parseFrameRate),
+            range.flagOr("writes_at_sensor_rate", false), range.flagOr("sound", false)};
         node.keep("off_speed", range.extra());
     }
     mode.extra = node.extra();

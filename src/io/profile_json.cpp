@@ -15,7 +15,6 @@ constexpr std::array kFamilyNames = {NamedValue<Family>{"camera-log", Family::Ca
                                      NamedValue<Family>{"hlg", Family::Hlg},
                                      NamedValue<Family>{"soft-highlight", Family::SoftHighlight}};
 
-
 CameraLog cameraLogFrom(ObjectReader& node) {
     CameraLog log;
     log.base = node.number("base", 1.0001, 1e6);

@@ -27,11 +27,10 @@ constexpr std::array kLightNames = {
     NamedValue<DescribedLight>{"office", DescribedLight::Office},
     NamedValue<DescribedLight>{"domestic", DescribedLight::Domestic},
     NamedValue<DescribedLight>{"candle", DescribedLight::Candle}};
-constexpr std::array kSourceNames = {
-    NamedValue<SourceKind>{"filament", SourceKind::Filament},
-    NamedValue<SourceKind>{"ballast", SourceKind::Ballast},
-    NamedValue<SourceKind>{"electronic", SourceKind::Electronic},
-    NamedValue<SourceKind>{"dimmed-led", SourceKind::DimmedLed}};
+constexpr std::array kSourceNames = {NamedValue<SourceKind>{"filament", SourceKind::Filament},
+                                     NamedValue<SourceKind>{"ballast", SourceKind::Ballast},
+                                     NamedValue<SourceKind>{"electronic", SourceKind::Electronic},
+                                     NamedValue<SourceKind>{"dimmed-led", SourceKind::DimmedLed}};
 
 Patch patchFrom(const Json& json, const std::string& place, ReadState& state) {
     ObjectReader node(json, place, state);
@@ -186,8 +185,8 @@ Scene sceneFrom(const Json& json, const std::string& place, ReadState& state) {
 }
 
 Json sceneJson(const Scene& scene) {
-    Json node = {{"id", scene.id}, {"number", scene.number}, {"name", scene.name},
-                 {"day", scene.day}};
+    Json node = {
+        {"id", scene.id}, {"number", scene.number}, {"name", scene.name}, {"day", scene.day}};
     if (scene.start)
         node["start"] = spellTimeOfDay(*scene.start);
     if (scene.place != Place::Unknown)

@@ -65,14 +65,9 @@ Json setupJson(const Setup& setup) {
         accepted.push_back({{"finding", item.finding}, {"reason", item.reason}});
         appendExtra(accepted.back(), item.extra);
     }
-    Json node = {{"id", setup.id},
-                 {"number", setup.number},
-                 {"name", setup.name},
-                 {"scene", setup.scene},
-                 {"camera", setup.camera},
-                 {"mode", setup.mode},
-                 {"profile", setup.profile},
-                 {"lens", setup.lens}};
+    Json node = {{"id", setup.id},           {"number", setup.number}, {"name", setup.name},
+                 {"scene", setup.scene},     {"camera", setup.camera}, {"mode", setup.mode},
+                 {"profile", setup.profile}, {"lens", setup.lens}};
     if (setup.focal.value() > 0)
         node["focal"] = spell(setup.focal);
     if (setup.focus)

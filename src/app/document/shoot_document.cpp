@@ -1,6 +1,7 @@
 #include "app/document/shoot_document.h"
 
 #include "app/document/text.h"
+#include "core/verdict/neighbours.h"
 
 #include <QUndoCommand>
 
@@ -118,9 +119,23 @@ void ShootDocument::selectNeighbour(int step) {
     }
 }
 
+namespace {
+
+std::vector<Setup> neighboursOf(const Shoot& shoot, const Setup& setup) {
+    std::vector<Setup> result;
+    if (const auto* earlier = earlierOnCamera(shoot, setup))
+        result.push_back(*earlier);
+    for (const auto* other : othersOnScene(shoot, setup))
+        result.push_back(*other);
+    return result;
+}
+
+} // namespace
+
 const Verdict& ShootDocument::verdict(const Setup& setup) {
     if (m_verdictsFor != m_value) {
         const bool sameGround = m_verdictsFor && m_verdictsFor->kit == m_value->kit &&
+                                m_verdictsFor->brief == m_value->brief &&
                                 m_verdictsFor->meter == m_value->meter &&
                                 m_verdictsFor->snrFloor == m_value->snrFloor;
         if (!sameGround)
@@ -130,11 +145,13 @@ const Verdict& ShootDocument::verdict(const Setup& setup) {
     const auto* scene = findScene(*m_value, setup.scene);
     const Scene empty;
     const Scene& now = scene ? *scene : empty;
+    const auto neighbours = neighboursOf(*m_value, setup);
     const auto found = m_verdicts.find(setup.id);
-    if (found != m_verdicts.end() && found->second.setup == setup && found->second.scene == now)
+    if (found != m_verdicts.end() && found->second.setup == setup && found->second.scene == now &&
+        found->second.neighbours == neighbours)
         return found->second.verdict;
     auto& cached = m_verdicts[setup.id];
-    cached = {setup, now, judge(*m_value, setup)};
+    cached = {setup, now, neighbours, judge(*m_value, setup)};
     return cached.verdict;
 }
 

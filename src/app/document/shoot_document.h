@@ -64,6 +64,7 @@ private:
     struct Cached {
         Setup setup;
         Scene scene;
+        std::vector<Setup> neighbours; ///< the others its verdict looks at
         Verdict verdict;
     };
 
@@ -73,7 +74,7 @@ private:
     QUndoStack m_undo;
     int m_lastDrag = 0;
     std::map<std::string, Cached, std::less<>> m_verdicts;
-    Value m_verdictsFor; ///< the value whose kit and meter the cache was made with
+    Value m_verdictsFor; ///< the value whose kit, brief and meter the cache was made with
 };
 
 } // namespace bslate::app

@@ -121,8 +121,7 @@ void SetupSheet::accept() {
     if (context) {
         if (context->base->iso != after.base) { // another camera or profile: start at its base
             after.base = context->base->iso;
-            after.rating =
-                std::clamp(after.base, context->iso.minimum, context->iso.maximum);
+            after.rating = std::clamp(after.base, context->iso.minimum, context->iso.maximum);
         }
         if (*rate != after.rate) {
             const auto turned = turn(m_shoot, after, TurnRate{*rate});

@@ -41,8 +41,8 @@ std::span<const Seconds> thirdStopTimes() {
 
 std::span<const Seconds> halfStopTimes() {
     static const auto times = [] {
-        constexpr std::array<int, 17> denominators = {24,  30,  45,  60,   90,   125,  180,  250, 350,
-                                                      500, 750, 1000, 1500, 2000, 3000, 4000, 8000};
+        constexpr std::array<int, 17> denominators = {
+            24, 30, 45, 60, 90, 125, 180, 250, 350, 500, 750, 1000, 1500, 2000, 3000, 4000, 8000};
         std::array<Seconds, denominators.size()> result;
         for (std::size_t i = 0; i < result.size(); ++i)
             result[i] = Seconds(1.0 / denominators[i]);

@@ -46,8 +46,8 @@ struct Codec {
     Gop gop = Gop::Long;
     BitDepth depth;
     Chroma chroma = Chroma::C420;
-    std::vector<FrameRate> rates; ///< empty: all
-    double peak = 1.0;            ///< peak over nominal bit rate, [1, 3]
+    std::vector<FrameRate> rates;    ///< empty: all
+    double peak = 1.0;               ///< peak over nominal bit rate, [1, 3]
     std::optional<DataSize> segment; ///< files are split at this size; none: they are not
     ExtraKeys extra;
     friend bool operator==(const Codec&, const Codec&) = default;

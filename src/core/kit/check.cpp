@@ -39,15 +39,15 @@ struct Checker {
     }
 
     template<class Items>
-    void allKnown(const Items& items, const std::vector<std::string>& ids,
-                  const std::string& place, const char* what) {
+    void allKnown(const Items& items, const std::vector<std::string>& ids, const std::string& place,
+                  const char* what) {
         for (std::size_t i = 0; i < ids.size(); ++i)
             known(items, ids[i], place + "/" + std::to_string(i), what);
     }
 };
 
-void checkMode(Checker& check, const Camera& camera, const RecordingMode& mode,
-               const Kit& kit, const std::string& at) {
+void checkMode(Checker& check, const Camera& camera, const RecordingMode& mode, const Kit& kit,
+               const std::string& at) {
     check.known(camera.areas, mode.area, at + "/area", "a sensor area of this camera");
     check.known(camera.codecs, mode.codec, at + "/codec", "a codec of this camera");
     check.allKnown(kit.profiles, mode.profiles, at + "/profiles", "a profile in this kit");
@@ -132,8 +132,7 @@ void checkCamera(Checker& check, const Kit& kit, std::size_t index) {
         const auto& rule = camera.constraints[i];
         const std::string place = at + "/constraints/" + std::to_string(i);
         checkConditions(check, camera, kit, rule.when, place + "/when");
-        checkConditions(check, camera, kit, rule.then,
-                        place + "/" + std::string(keyOf(rule.kind)));
+        checkConditions(check, camera, kit, rule.then, place + "/" + std::string(keyOf(rule.kind)));
     }
     if (const auto outcome = checkConstraints(camera.constraints); !outcome)
         check.fail(outcome.error().code, at + "/constraints/" + outcome.error().place,

@@ -118,8 +118,8 @@ Outcome checkContradiction(const std::vector<Constraint>& list, std::size_t star
 }
 
 // Depth-first walk along leadsTo; a constraint met again on the way is a circle.
-bool findCircle(const std::vector<Constraint>& list, std::size_t at,
-                std::vector<std::size_t>& path, std::set<std::size_t>& done) {
+bool findCircle(const std::vector<Constraint>& list, std::size_t at, std::vector<std::size_t>& path,
+                std::set<std::size_t>& done) {
     if (std::find(path.begin(), path.end(), at) != path.end()) {
         path.push_back(at);
         return true;
@@ -189,7 +189,8 @@ Outcome checkConstraints(const std::vector<Constraint>& constraints) {
         if (!findCircle(constraints, i, path, done))
             continue;
         path.erase(path.begin(), std::find(path.begin(), path.end(), path.back()));
-        return impossible(path.front(), idsOf(constraints, path, " > "), "constraints that do not lead round to themselves");
+        return impossible(path.front(), idsOf(constraints, path, " > "),
+                          "constraints that do not lead round to themselves");
     }
     return Done{};
 }

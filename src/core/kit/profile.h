@@ -21,7 +21,7 @@ struct Profile {
     std::vector<ExposureIndex> bases;       ///< empty: all bases of the camera
     ExposureIndex minimum{100};
     ExposureIndex maximum{25600};
-    bool ready = false; ///< a ready look that needs no grade (white at 100 %, no LUT)
+    bool ready = false;             ///< a ready look that needs no grade (white at 100 %, no LUT)
     std::vector<std::string> locks; ///< what the profile switches off in camera, in words
     ExtraKeys extra;
     friend bool operator==(const Profile&, const Profile&) = default;

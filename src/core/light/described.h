@@ -22,14 +22,15 @@ enum class DescribedLight {
 };
 
 inline constexpr std::array kDescribedLights = {
-    DescribedLight::DirectSun, DescribedLight::HazySun,     DescribedLight::Overcast,
-    DescribedLight::OpenShade, DescribedLight::Dusk,        DescribedLight::NightStreet,
-    DescribedLight::Office,    DescribedLight::Domestic,    DescribedLight::Candle};
+    DescribedLight::DirectSun, DescribedLight::HazySun,  DescribedLight::Overcast,
+    DescribedLight::OpenShade, DescribedLight::Dusk,     DescribedLight::NightStreet,
+    DescribedLight::Office,    DescribedLight::Domestic, DescribedLight::Candle};
 
 struct LuxRange {
     Lux low;
     Lux high;
-    std::string_view source; ///< published source with "from memory" where it is, or common practice
+    std::string_view
+        source; ///< published source with "from memory" where it is, or common practice
 };
 
 /// The usual range on a surface facing the light.

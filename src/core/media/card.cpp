@@ -11,15 +11,15 @@ constexpr DataRate megabytes(double perSecond) {
 }
 
 constexpr std::array kClasses = {
-    SpeedClass{"C2", megabytes(2)},         SpeedClass{"C4", megabytes(4)},
-    SpeedClass{"C6", megabytes(6)},         SpeedClass{"C10", megabytes(10)},
-    SpeedClass{"U1", megabytes(10)},        SpeedClass{"U3", megabytes(30)},
-    SpeedClass{"V6", megabytes(6)},         SpeedClass{"V10", megabytes(10)},
-    SpeedClass{"V30", megabytes(30)},       SpeedClass{"V60", megabytes(60)},
-    SpeedClass{"V90", megabytes(90)},       SpeedClass{"VPG20", megabytes(20)},
-    SpeedClass{"VPG65", megabytes(65)},     SpeedClass{"VPG130", megabytes(130)},
-    SpeedClass{"VPG200", megabytes(200)},   SpeedClass{"VPG400", megabytes(400)},
-    SpeedClass{"VPG800", megabytes(800)},   SpeedClass{"VPG1600", megabytes(1600)},
+    SpeedClass{"C2", megabytes(2)},       SpeedClass{"C4", megabytes(4)},
+    SpeedClass{"C6", megabytes(6)},       SpeedClass{"C10", megabytes(10)},
+    SpeedClass{"U1", megabytes(10)},      SpeedClass{"U3", megabytes(30)},
+    SpeedClass{"V6", megabytes(6)},       SpeedClass{"V10", megabytes(10)},
+    SpeedClass{"V30", megabytes(30)},     SpeedClass{"V60", megabytes(60)},
+    SpeedClass{"V90", megabytes(90)},     SpeedClass{"VPG20", megabytes(20)},
+    SpeedClass{"VPG65", megabytes(65)},   SpeedClass{"VPG130", megabytes(130)},
+    SpeedClass{"VPG200", megabytes(200)}, SpeedClass{"VPG400", megabytes(400)},
+    SpeedClass{"VPG800", megabytes(800)}, SpeedClass{"VPG1600", megabytes(1600)},
 };
 
 constexpr std::array kBuses = {
@@ -33,8 +33,7 @@ constexpr std::array kBuses = {
 };
 
 template<class List>
-auto named(const List& list, std::string_view name)
-    -> std::optional<typename List::value_type> {
+auto named(const List& list, std::string_view name) -> std::optional<typename List::value_type> {
     const auto found =
         std::find_if(list.begin(), list.end(), [&](const auto& item) { return item.name == name; });
     if (found == list.end())

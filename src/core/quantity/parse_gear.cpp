@@ -26,7 +26,8 @@ std::string packed(std::string_view text) {
 // A plain decimal number at the front of `rest`, taken off it; negative when there is none.
 double takeNumber(std::string_view& rest) {
     std::size_t length = 0;
-    while (length < rest.size() && (rest[length] == '.' || (rest[length] >= '0' && rest[length] <= '9')))
+    while (length < rest.size() &&
+           (rest[length] == '.' || (rest[length] >= '0' && rest[length] <= '9')))
         ++length;
     if (length == 0 || length > 25)
         return -1;
@@ -44,8 +45,8 @@ double takeUnit(std::string_view& rest) {
     constexpr struct {
         std::string_view name;
         double seconds;
-    } units[] = {{"hours", 3600}, {"hour", 3600}, {"h", 3600}, {"minutes", 60}, {"min", 60},
-                 {"sec", 1},      {"s", 1},       {"m", 60}};
+    } units[] = {{"hours", 3600}, {"hour", 3600}, {"h", 3600}, {"minutes", 60},
+                 {"min", 60},     {"sec", 1},     {"s", 1},    {"m", 60}};
     for (const auto& unit : units)
         if (rest.starts_with(unit.name)) {
             rest.remove_prefix(unit.name.size());
@@ -58,7 +59,8 @@ double takeUnit(std::string_view& rest) {
 
 Result<Millimetres> parseMillimetres(std::string_view text) {
     return readAs<Millimetres>(
-        text, {"a length such as 35 mm, above 0 up to 5000", {}, {{"", 1}, {"mm", 1}}, 0, 5000, true});
+        text,
+        {"a length such as 35 mm, above 0 up to 5000", {}, {{"", 1}, {"mm", 1}}, 0, 5000, true});
 }
 
 Result<Metres> parseMetres(std::string_view text) {
@@ -153,7 +155,9 @@ Result<Seconds> parseTimeOfDay(std::string_view text) {
         return refuse(ErrorCode::NotANumber, text, expected);
     rest.remove_prefix(1);
     const double minutes = takeNumber(rest);
-    const auto whole = [](double n, int top) { return n >= 0 && n < top && n == static_cast<int>(n); };
+    const auto whole = [](double n, int top) {
+        return n >= 0 && n < top && n == static_cast<int>(n);
+    };
     if (!rest.empty() || !whole(hours, 24) || !whole(minutes, 60))
         return refuse(ErrorCode::OutOfRange, text, expected);
     return Seconds(hours * 3600 + minutes * 60);
@@ -163,9 +167,9 @@ Result<FrameSize> parseFrameSize(std::string_view text) {
     constexpr struct {
         std::string_view name;
         FrameSize size;
-    } names[] = {{"hd", {1920, 1080}},     {"fhd", {1920, 1080}},    {"uhd", {3840, 2160}},
-                 {"4kdci", {4096, 2160}},  {"2kdci", {2048, 1080}},  {"720", {1280, 720}},
-                 {"1080", {1920, 1080}},   {"2160", {3840, 2160}},   {"uhd2", {7680, 4320}}};
+    } names[] = {{"hd", {1920, 1080}},    {"fhd", {1920, 1080}},   {"uhd", {3840, 2160}},
+                 {"4kdci", {4096, 2160}}, {"2kdci", {2048, 1080}}, {"720", {1280, 720}},
+                 {"1080", {1920, 1080}},  {"2160", {3840, 2160}},  {"uhd2", {7680, 4320}}};
     const std::string typed = packed(text);
     if (typed.empty())
         return refuse(ErrorCode::EmptyText, text, kSizeExpected);

@@ -20,9 +20,8 @@ const Patch* greyCard(const Scene& scene) {
 }
 
 bool isEstimated(const Scene& scene) {
-    return !scene.patches.empty() &&
-           std::all_of(scene.patches.begin(), scene.patches.end(),
-                       [](const Patch& p) { return p.estimated; });
+    return !scene.patches.empty() && std::all_of(scene.patches.begin(), scene.patches.end(),
+                                                 [](const Patch& p) { return p.estimated; });
 }
 
 } // namespace bslate

@@ -93,12 +93,12 @@ struct Scene {
     std::optional<LightChange> change;
     std::vector<Source> sources;
     std::optional<DepthWish> depth;
-    double subjectSpeed = 0;      ///< frame widths a second; 0 when it does not matter
-    Magnification slowMotion{1};  ///< how many times slower than life it plays
-    bool sound = true;            ///< recorded with the picture
-    Seconds longestTake{0};       ///< that must not be interrupted; 0 when any may be
-    Seconds footage{0};           ///< planned in all; 0 when not planned
-    std::optional<Degrees> view;  ///< horizontal angle wanted
+    double subjectSpeed = 0;     ///< frame widths a second; 0 when it does not matter
+    Magnification slowMotion{1}; ///< how many times slower than life it plays
+    bool sound = true;           ///< recorded with the picture
+    Seconds longestTake{0};      ///< that must not be interrupted; 0 when any may be
+    Seconds footage{0};          ///< planned in all; 0 when not planned
+    std::optional<Degrees> view; ///< horizontal angle wanted
     std::optional<Celsius> ambient;
     std::vector<Patch> patches;
     ExtraKeys extra;

@@ -35,8 +35,8 @@ struct Setup {
     std::string camera;
     std::string mode;
     std::string profile;
-    std::string lens;           ///< may be empty
-    Millimetres focal{0};       ///< of a zoom; 0: its shortest
+    std::string lens;            ///< may be empty
+    Millimetres focal{0};        ///< of a zoom; 0: its shortest
     std::optional<Metres> focus; ///< distance focused at
     bool externalPower = false;
     FrameRate rate;

@@ -52,10 +52,10 @@ std::vector<Figure> figuresOf(const Shoot& shoot, const Setup& setup) {
         {FigureId::Equivalent, lens(print(facts.equivalent))},
         {FigureId::Sharp, sharpText(facts)},
         {FigureId::Hyperfocal, lens(print(facts.hyperfocal))},
-        {FigureId::Readout, facts.readout.value() > 0
-                                ? fixedText(facts.readout.value() * 1000, 1) + " ms"
-                                : kNone},
-        {FigureId::IsoRange, print(context->iso.minimum) + " \u2013 " + print(context->iso.maximum)},
+        {FigureId::Readout,
+         facts.readout.value() > 0 ? fixedText(facts.readout.value() * 1000, 1) + " ms" : kNone},
+        {FigureId::IsoRange,
+         print(context->iso.minimum) + " \u2013 " + print(context->iso.maximum)},
         {FigureId::Rating, print(setup.rating)},
         {FigureId::Nd, printPlain(at.ndLoss) + " stops"},
         {FigureId::Iris, print(setup.iris)},

@@ -103,9 +103,9 @@ void ModeJudge::judgeRate(ModeCell& cell) const {
             bitsPerPixel(*rate, mode.frame, conformed ? question.brief->rate : cell.rate);
         return;
     }
-    const bool inContainer = !codec || codec->rates.empty() ||
-                             std::find(codec->rates.begin(), codec->rates.end(), cell.rate) !=
-                                 codec->rates.end();
+    const bool inContainer =
+        !codec || codec->rates.empty() ||
+        std::find(codec->rates.begin(), codec->rates.end(), cell.rate) != codec->rates.end();
     if (!inContainer)
         cell.reasons.push_back(
             {"rate-not-in-container",
@@ -135,15 +135,14 @@ void ModeJudge::judgePower(ModeCell& cell) const {
 // The card that lasts longest among those that hold the peak; when none does, the fastest.
 void ModeJudge::judgeCards(ModeCell& cell) const {
     const CardInSlot* best = nullptr;
-    bool othersFail = false;
-    const auto size = [](const CardInSlot& c) {
-        return c.card->capacity.value() * c.card->usable;
-    };
+    const CardInSlot* tooSlow = nullptr;
+    const auto size = [](const CardInSlot& c) { return c.card->capacity.value() * c.card->usable; };
     for (const auto& candidate : cards) {
         if (!slotAllowed(mode, *candidate.slot))
             continue;
         const bool holds = candidate.guaranteed >= cell.peak;
-        othersFail = othersFail || !holds;
+        if (!holds && (!tooSlow || candidate.guaranteed > tooSlow->guaranteed))
+            tooSlow = &candidate;
         if (!best) {
             best = &candidate;
             continue;
@@ -169,10 +168,8 @@ void ModeJudge::judgeCards(ModeCell& cell) const {
         return;
     }
     cell.recordTime = recordTime(best->card->capacity, best->card->usable, cell.bitRate);
-    if (othersFail)
-        cell.costs.push_back(
-            {CostKind::Card,
-             {"cost-card", {{"card", best->card->name}, {"slot", best->slot->name}}}});
+    if (tooSlow)
+        cell.costs.push_back({CostKind::Card, {"cost-card", {{"card", tooSlow->card->name}}}});
     else if (cell.peak.value() > best->guaranteed.value() * kMarginal)
         cell.costs.push_back({CostKind::Card, {"cost-marginal", {{"card", best->card->name}}}});
 }
@@ -223,7 +220,8 @@ void ModeJudge::addCosts(ModeCell& cell) {
     if (mode.externalPower)
         add(CostKind::Power, {"cost-power", {}});
     const auto regions = regionsFor(*question.camera, mode, cell.rate, question.brief->rate);
-    const auto home = regionsFor(*question.camera, mode, question.brief->rate, question.brief->rate);
+    const auto home =
+        regionsFor(*question.camera, mode, question.brief->rate, question.brief->rate);
     const bool shared = std::any_of(regions.begin(), regions.end(), [&](const auto& id) {
         return std::find(home.begin(), home.end(), id) != home.end();
     });

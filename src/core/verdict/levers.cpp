@@ -80,9 +80,7 @@ struct Worker {
         return Done{};
     }
 
-    Outcome operator()(const TurnRate& change) {
-        return record(*context.mode, change.to);
-    }
+    Outcome operator()(const TurnRate& change) { return record(*context.mode, change.to); }
 
     Outcome operator()(const TurnRating& change) {
         own = Payer::Rating;

@@ -71,14 +71,13 @@ void tryRatings(const LatticeCase& question, const ModeCell& cell, std::vector<O
 // The slowest class that would hold it, in the first slot whose bus carries it.
 void tryCards(const LatticeCase& question, const ModeCell& cell, std::vector<Opening>& found) {
     for (const auto& slot : question.camera->slots) {
-        if (!cell.mode->slots.empty() &&
-            std::find(cell.mode->slots.begin(), cell.mode->slots.end(), slot.id) ==
-                cell.mode->slots.end())
+        if (!cell.mode->slots.empty() && std::find(cell.mode->slots.begin(), cell.mode->slots.end(),
+                                                   slot.id) == cell.mode->slots.end())
             continue;
         for (const auto& speed : speedClasses()) {
-            const bool video = slot.form == CardForm::Sd ? speed.name.front() == 'V' &&
-                                                               !speed.name.starts_with("VPG")
-                                                         : speed.name.starts_with("VPG");
+            const bool video = slot.form == CardForm::Sd
+                                   ? speed.name.front() == 'V' && !speed.name.starts_with("VPG")
+                                   : speed.name.starts_with("VPG");
             if (!video || speed.guaranteed < cell.peak)
                 continue;
             Kit kit = *question.kit;
@@ -91,9 +90,9 @@ void tryCards(const LatticeCase& question, const ModeCell& cell, std::vector<Ope
             changed.kit = &kit;
             if (!cellOf(changed, *cell.mode, cell.rate).available())
                 break; // a faster class would meet the same bus or rule
-            found.push_back({{"open-card",
-                              {{"class", std::string(speed.name)}, {"slot", slot.name}}},
-                             std::nullopt});
+            found.push_back(
+                {{"open-card", {{"class", std::string(speed.name)}, {"slot", slot.name}}},
+                 std::nullopt});
             return;
         }
     }
@@ -102,10 +101,11 @@ void tryCards(const LatticeCase& question, const ModeCell& cell, std::vector<Ope
 // How far apart two cells are on the lattice: rows count more than rates, areas least.
 double distance(const Lattice& lattice, const ModeCell& from, const ModeCell& to) {
     const auto rowOf = [&](const ModeCell& cell) {
-        return std::find_if(lattice.rows.begin(), lattice.rows.end(), [&](const auto& row) {
-                   return row.codec && row.codec->id == cell.mode->codec &&
-                          row.frame == cell.mode->frame;
-               }) -
+        return std::find_if(lattice.rows.begin(), lattice.rows.end(),
+                            [&](const auto& row) {
+                                return row.codec && row.codec->id == cell.mode->codec &&
+                                       row.frame == cell.mode->frame;
+                            }) -
                lattice.rows.begin();
     };
     const double rates =
@@ -120,8 +120,8 @@ void tryCells(const LatticeCase& question, const Lattice& lattice, const ModeCel
     for (const auto& row : lattice.rows)
         for (const auto& cells : row.cells)
             for (const auto& other : cells)
-                if (other.available() && (!best || distance(lattice, cell, other) <
-                                                       distance(lattice, cell, *best)))
+                if (other.available() &&
+                    (!best || distance(lattice, cell, other) < distance(lattice, cell, *best)))
                     best = &other;
     if (best)
         found.push_back({{"open-cell", {{"mode", best->mode->name}, {"rate", best->rate}}},

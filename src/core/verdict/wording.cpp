@@ -158,9 +158,9 @@ std::string nameOf(IsoBehaviour behaviour, const Translator& translate) {
 }
 
 std::string nameOf(DialInField field, const Translator& translate) {
-    constexpr const char* names[] = {"Camera",      "Recording",    "Rate",  "Shutter", "Profile",
-                                     "Base",        "Rating",       "White", "Iris",    "ND",
-                                     "Card", "Sound", "Zebra, skin", "Zebra, guard", "Bank"};
+    constexpr const char* names[] = {
+        "Camera", "Recording", "Rate", "Shutter", "Profile",     "Base",         "Rating", "White",
+        "Iris",   "ND",        "Card", "Sound",   "Zebra, skin", "Zebra, guard", "Bank"};
     return translated(names[static_cast<int>(field)], translate);
 }
 
@@ -171,10 +171,10 @@ std::string reasonOf(const Reason& reason, const Translator& translate) {
 
 std::string nameOf(FigureId figure, const Translator& translate) {
     constexpr const char* names[] = {
-        "Recording",    "Rate",     "Plays at",       "Shutter",   "Profile",     "Bit rate",
-        "Bits a pixel", "Lasts",    "Card",           "Crop",      "Angle of view", "Frames like",
-        "Sharp",        "Hyperfocal", "Readout",      "ISO range", "Rating",      "ND",
-        "Iris",         "Sound",    "Autofocus",      "Clip limit", "Heat",       "Power",
+        "Recording",    "Rate",       "Plays at",  "Shutter",    "Profile",       "Bit rate",
+        "Bits a pixel", "Lasts",      "Card",      "Crop",       "Angle of view", "Frames like",
+        "Sharp",        "Hyperfocal", "Readout",   "ISO range",  "Rating",        "ND",
+        "Iris",         "Sound",      "Autofocus", "Clip limit", "Heat",          "Power",
         "Above grey",   "Below grey", "Mid-grey"};
     return translated(names[static_cast<int>(figure)], translate);
 }

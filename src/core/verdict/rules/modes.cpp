@@ -91,8 +91,7 @@ void modeExcluded(const Case& now, Findings& out) {
         const auto& to = *opening.setup;
         if (to.rating != now.context.setup->rating && id == "set-rating") {
             if (auto turned = turn(*now.context.shoot, *now.context.setup, TurnRating{to.rating}))
-                offer(now, finding,
-                      Remedy{id, remedyFacts(opening), turned->edit, {}, {}, 0},
+                offer(now, finding, Remedy{id, remedyFacts(opening), turned->edit, {}, {}, 0},
                       [](const Evaluation&) { return true; });
             continue;
         }
@@ -115,9 +114,8 @@ void eightBitLog(const Case& now, Findings& out) {
     offerProfile(now, finding, [](const Profile& p) { return p.ready; });
     offerProfile(now, finding,
                  [](const Profile& p) { return isLog(p) && p.gamut == gamutBt709(); });
-    if (const auto* ten = otherMode(now, [](const RecordingMode&, const Codec& codec) {
-            return codec.depth.bits > 8;
-        }))
+    if (const auto* ten = otherMode(
+            now, [](const RecordingMode&, const Codec& codec) { return codec.depth.bits > 8; }))
         offerMode(now, finding, "set-mode",
                   {{"mode", ten->name}, {"rate", now.context.setup->rate}},
                   {ten->id, now.context.setup->rate, {}});
@@ -130,8 +128,7 @@ void bitsForGrade(const Case& now, Findings& out) {
         return;
     const auto& codec = *now.context.codec;
     const auto least = leastForHeavyGrade(codec.gop == Gop::Intra, codec.depth.bits);
-    const bool heavy =
-        now.context.shoot->brief.grade == GradeWeight::Full && codec.gop != Gop::Raw;
+    const bool heavy = now.context.shoot->brief.grade == GradeWeight::Full && codec.gop != Gop::Raw;
     const bool thin = heavy && facts.bitsPerPixel < least;
     Finding finding;
     finding.source = kCommonPractice;
@@ -200,9 +197,9 @@ void cropTooTight(const Case& now, Findings& out) {
     finding.id = "crop-too-tight";
     finding.severity = Severity::Caution;
     finding.source = "angle of view: any optics handbook";
-    finding.facts = {{"crop", facts.crop},     {"focal", *facts.focal},
-                     {"equivalent", facts.equivalent}, {"view", facts.view},
-                     {"wanted", wanted},       {"lens", lens.name}};
+    finding.facts = {
+        {"crop", facts.crop}, {"focal", *facts.focal}, {"equivalent", facts.equivalent},
+        {"view", facts.view}, {"wanted", wanted},      {"lens", lens.name}};
     const auto wide = focalFor(facts.areaWidth, wanted);
     const auto cured = [&](const Evaluation& after) {
         return after.recording.view.value() >= wanted.value() * kTighter;

@@ -60,13 +60,13 @@ void camerasMatch(const Case& now, Findings& out) {
             out.push_back(about(*other, "cameras-rate", Severity::Caution,
                                 {{"mine", setup.rate}, {"theirs", other->rate}}));
         if (there->codec->depth != now.context.codec->depth)
-            out.push_back(about(*other, "cameras-depth", Severity::Caution,
-                                {{"mine", now.context.codec->depth.bits},
-                                 {"theirs", there->codec->depth.bits}}));
+            out.push_back(about(
+                *other, "cameras-depth", Severity::Caution,
+                {{"mine", now.context.codec->depth.bits}, {"theirs", there->codec->depth.bits}}));
         if (!(there->profile->gamut == now.context.profile->gamut))
-            out.push_back(about(*other, "cameras-gamut", Severity::Note,
-                                {{"mine", now.context.profile->gamutName},
-                                 {"theirs", there->profile->gamutName}}));
+            out.push_back(about(
+                *other, "cameras-gamut", Severity::Note,
+                {{"mine", now.context.profile->gamutName}, {"theirs", there->profile->gamutName}}));
     }
 }
 

@@ -34,7 +34,8 @@ void isoOutsideProfile(const Case& now, Findings& out) {
     finding.severity = Severity::Fault;
     finding.source = "the camera's kit entry";
     const auto limit = below ? dial.minimum : dial.maximum;
-    finding.facts = {{"ei", setup.rating}, {"limit", limit}, {"profile", now.context.profile->name}};
+    finding.facts = {
+        {"ei", setup.rating}, {"limit", limit}, {"profile", now.context.profile->name}};
     if (auto turned = turn(*now.context.shoot, setup, TurnRating{limit}))
         offer(now, finding, Remedy{"set-rating", {{"ei", limit}}, turned->edit, {}, {}, 0},
               [](const Evaluation&) { return true; });

@@ -63,16 +63,35 @@ void camerasMatch(const Case&, Findings&);
 // safety.cpp: what can hurt someone
 void safety(const Case&, Findings&);
 
-inline constexpr std::array kAll = {
-    Rule{patchClipped},      Rule{patchNearClip},       Rule{patchInNoise},
-    Rule{sceneWider},        Rule{sceneFits},           Rule{skinOffPlace},
-    Rule{lightToSpareOrShort}, Rule{schoolSuggestion},  Rule{cardReadsDark},
-    Rule{ratingDiffers},     Rule{isoOutsideProfile},   Rule{isoOffBase},
-    Rule{shutterAngleOffRule}, Rule{shutterNotOnDial},  Rule{curveEndsLow},
-    Rule{zebraToSet},        Rule{strongNd},            Rule{skinCodes},
-    Rule{modeExcluded},      Rule{eightBitLog},         Rule{bitsForGrade},
-    Rule{soundAndFocus},     Rule{cropTooTight},        Rule{takeLimits},
-    Rule{slowMotion},        Rule{lightAgainstMinimum}, Rule{lightEstimated},
-    Rule{regionSwitch},      Rule{camerasMatch},        Rule{safety}};
+inline constexpr std::array kAll = {Rule{patchClipped},
+                                    Rule{patchNearClip},
+                                    Rule{patchInNoise},
+                                    Rule{sceneWider},
+                                    Rule{sceneFits},
+                                    Rule{skinOffPlace},
+                                    Rule{lightToSpareOrShort},
+                                    Rule{schoolSuggestion},
+                                    Rule{cardReadsDark},
+                                    Rule{ratingDiffers},
+                                    Rule{isoOutsideProfile},
+                                    Rule{isoOffBase},
+                                    Rule{shutterAngleOffRule},
+                                    Rule{shutterNotOnDial},
+                                    Rule{curveEndsLow},
+                                    Rule{zebraToSet},
+                                    Rule{strongNd},
+                                    Rule{skinCodes},
+                                    Rule{modeExcluded},
+                                    Rule{eightBitLog},
+                                    Rule{bitsForGrade},
+                                    Rule{soundAndFocus},
+                                    Rule{cropTooTight},
+                                    Rule{takeLimits},
+                                    Rule{slowMotion},
+                                    Rule{lightAgainstMinimum},
+                                    Rule{lightEstimated},
+                                    Rule{regionSwitch},
+                                    Rule{camerasMatch},
+                                    Rule{safety}};
 
 } // namespace bslate::rules

@@ -34,7 +34,8 @@ void offerLasting(const Case& now, Finding& finding, Lasts lasts) {
         if (!turned)
             continue;
         offer(now, finding,
-              Remedy{"set-mode", {{"mode", mode.name}, {"rate", setup.rate}}, turned->edit, {}, {}, 0},
+              Remedy{
+                  "set-mode", {{"mode", mode.name}, {"rate", setup.rate}}, turned->edit, {}, {}, 0},
               [](const Evaluation& after) { return after.recording.bitRate.has_value(); });
         return;
     }
@@ -50,10 +51,9 @@ void takeLimits(const Case& now, Findings& out) {
     if (take.value() <= 0)
         return;
     if (mode.clipLimit && *mode.clipLimit < take) {
-        auto finding = limit("clip-limit-short", Severity::Fault,
-                             {{"limit", Duration{*mode.clipLimit}},
-                              {"take", Duration{take}},
-                              {"mode", mode.name}});
+        auto finding = limit(
+            "clip-limit-short", Severity::Fault,
+            {{"limit", Duration{*mode.clipLimit}}, {"take", Duration{take}}, {"mode", mode.name}});
         offerLasting(now, finding, [&](const RecordingMode& other, const ModeCell&) {
             return !other.clipLimit || *other.clipLimit >= take;
         });
@@ -121,8 +121,9 @@ void lightAgainstMinimum(const Case& now, Findings& out) {
     const Stops over = viewed + stopsBetween(now.context.iso.minimum, setup.rating);
     if (over.value() < 0.3)
         return;
-    auto finding = limit("too-bright-at-minimum", Severity::Caution,
-                         {{"limit", now.context.iso.minimum}, {"iris", setup.iris}, {"over", over}});
+    auto finding =
+        limit("too-bright-at-minimum", Severity::Caution,
+              {{"limit", now.context.iso.minimum}, {"iris", setup.iris}, {"over", over}});
     for (auto& remedy : exposureRemedies(now, -over))
         offer(now, finding, std::move(remedy), [&](const Evaluation& after) {
             return after.grey &&
