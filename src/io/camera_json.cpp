@@ -183,7 +183,7 @@ void readBody(ObjectReader& node, Camera& camera, int version) {
     camera.zebra = zebraFrom(node);
     camera.whiteStepKelvin = node.numberOr("white_step_k", 1, 1000, 100);
     camera.banks = banksFrom(node, version);
-    camera.slots = node.list<Slot>("slots", [&](const Json& item, const std::string& at) {
+    camera.cardSlots = node.list<Slot>("slots", [&](const Json& item, const std::string& at) {
         return slotFrom(item, at, state);
     });
     camera.batteries = node.texts("batteries");
@@ -241,7 +241,7 @@ Json cameraJson(const Camera& camera) {
     node["zebra"] = zebraJson(camera.zebra);
     node["white_step_k"] = camera.whiteStepKelvin;
     node["banks"] = {{"internal", camera.banks.internal}, {"on_card", camera.banks.onCard}};
-    putList(node, "slots", camera.slots, slotJson);
+    putList(node, "slots", camera.cardSlots, slotJson);
     node["batteries"] = camera.batteries;
     if (camera.draw.value() > 0)
         node["draw"] = spell(camera.draw);

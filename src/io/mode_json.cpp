@@ -92,7 +92,7 @@ RecordingMode modeFrom(const Json& json, const std::string& place, ReadState& st
         return rateFrom(item, at, state);
     });
     mode.profiles = node.texts("profiles");
-    mode.slots = node.texts("slots");
+    mode.slotIds = node.texts("slots");
     mode.sound = node.flagOr("sound", true);
     mode.autofocus = node.flagOr("autofocus", true);
     mode.externalPower = node.flagOr("external_power", false);
@@ -125,8 +125,8 @@ Json modeJson(const RecordingMode& mode) {
     });
     if (!mode.profiles.empty())
         node["profiles"] = mode.profiles;
-    if (!mode.slots.empty())
-        node["slots"] = mode.slots;
+    if (!mode.slotIds.empty())
+        node["slots"] = mode.slotIds;
     node["sound"] = mode.sound;
     node["autofocus"] = mode.autofocus;
     if (mode.externalPower)

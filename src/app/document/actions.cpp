@@ -70,6 +70,13 @@ Setup startingSetup(const Shoot& shoot) {
         setup.base = nearestBase(camera, *profile, setup.base).iso;
     setup.rating = setup.base;
     setup.shutter = nearestOnDial(camera.shutter, ShutterAngle(180.0), setup.rate);
+    if (!shoot.brief.schools.empty())
+        setup.school = shoot.brief.schools.front();
+    setup.lens = camera.fixedLens;
+    if (setup.lens.empty() && !shoot.kit.lenses.empty())
+        setup.lens = shoot.kit.lenses.front().id;
+    if (const auto* lens = findLens(shoot.kit, setup.lens))
+        setup.iris = std::clamp(setup.iris, lens->widest, lens->narrowest);
     return setup;
 }
 
@@ -135,6 +142,43 @@ void Actions::setPayer(Payer payer) {
 void Actions::setSchool(School school) {
     changeSetup(tr("School: %1").arg(toQt(nameOf(school, translator()))),
                 [&](Setup& setup) { setup.school = school; });
+}
+
+void Actions::changeBrief(const QString& name, const std::function<void(Brief&)>& change) {
+    Shoot after = m_document.shoot();
+    change(after.brief);
+    m_document.edit(name, std::move(after));
+}
+
+QString Actions::addScene(const SceneLine& line) {
+    Shoot after = m_document.shoot();
+    Scene scene = line.scene;
+    scene.id = freshId(after.scenes, "scene");
+    after.days = std::max(after.days, scene.day);
+    const bool taken =
+        std::any_of(after.setups.begin(), after.setups.end(),
+                    [&](const Setup& setup) { return setup.number == scene.number; });
+    QString setupId;
+    if (!scene.number.empty() && !taken && !after.kit.cameras.empty()) {
+        Setup setup = startingSetup(after);
+        setup.id = freshId(after.setups, "setup");
+        setup.number = scene.number;
+        setup.name = scene.name;
+        setup.scene = scene.id;
+        setupId = toQt(setup.id);
+        after.setups.push_back(std::move(setup));
+    }
+    const QString id = toQt(scene.id);
+    after.scenes.push_back(std::move(scene));
+    m_document.edit(tr("Add scene %1").arg(toQt(line.scene.name)), std::move(after));
+    if (!setupId.isEmpty())
+        m_document.select(setupId);
+    return id;
+}
+
+void Actions::rewriteScene(const QString& sceneId, const SceneLine& line) {
+    changeScene(tr("Change scene %1").arg(toQt(line.scene.name)), sceneId,
+                [&](Scene& scene) { scene = rewritten(scene, line); });
 }
 
 void Actions::addSetup() {

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/document/shoot_document.h"
+#include "core/shoot/scene_line.h"
 #include "core/verdict/levers.h"
 
 #include <QObject>
@@ -30,6 +31,12 @@ public:
     void changeSetup(const QString& name, const std::function<void(Setup&)>& change, int drag = 0);
     void changeScene(const QString& name, const QString& sceneId,
                      const std::function<void(Scene&)>& change, int drag = 0);
+
+    void changeBrief(const QString& name, const std::function<void(Brief&)>& change);
+    /// A scene from its line, with a setup of the same number when there is none yet. Returns the
+    /// scene's id.
+    QString addScene(const SceneLine& line);
+    void rewriteScene(const QString& sceneId, const SceneLine& line);
 
     void addSetup();
     void duplicateSetup();

@@ -7,10 +7,13 @@
 
 #include <QPainter>
 
+#include <algorithm>
+
 namespace bslate::app {
 
 namespace {
-constexpr double kRow = 21;
+constexpr double kRow = 20;
+constexpr std::size_t kLeastRows = 13;
 constexpr double kTop = 40;
 } // namespace
 
@@ -27,7 +30,8 @@ DialInPanel::DialInPanel(ShootDocument& document, const Style& style, QWidget* p
 }
 
 QSize DialInPanel::sizeHint() const {
-    return {300, static_cast<int>(kTop + 13 * kRow + 10)};
+    const auto rows = static_cast<double>(std::max(kLeastRows, m_card.rows.size()));
+    return {300, static_cast<int>(kTop + rows * kRow + 8)};
 }
 
 void DialInPanel::refresh() {
@@ -36,6 +40,7 @@ void DialInPanel::refresh() {
     if (card == m_card && setup)
         return; // most steps of a drag change nothing here
     m_card = std::move(card);
+    updateGeometry();
     QStringList spoken;
     for (const auto& row : m_card.rows)
         spoken << QStringLiteral("%1 %2%3").arg(toQt(nameOf(row.field, translator())),

@@ -7,8 +7,10 @@
 #include "app/shell/step_bar.h"
 #include "app/shell/verdict_panel.h"
 #include "app/views/brief/brief_view.h"
+#include "app/views/compare/compare_dialog.h"
 #include "app/views/light/light_canvas.h"
 #include "app/views/light/light_view.h"
+#include "app/views/record/record_view.h"
 
 #include <QApplication>
 #include <QCloseEvent>
@@ -36,6 +38,7 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
     , m_stack(new QStackedWidget)
     , m_brief(new BriefView(m_actions, style))
     , m_light(new LightView(m_actions, style))
+    , m_record(new RecordView(m_actions, style))
     , m_verdict(new VerdictPanel(m_actions, style))
     , m_dialIn(new DialInPanel(m_document, style))
     , m_notice(new NoticeBar(style)) {
@@ -59,10 +62,14 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
 }
 
 void MainWindow::assemble() {
-    m_steps->addStep(Brief, tr("Brief"));
-    m_steps->addStep(Light, tr("Light"));
-    m_stack->addWidget(m_brief);
-    m_stack->addWidget(m_light);
+    const auto add = [&](Step step, const QString& name, QWidget* view) {
+        m_steps->addStep(step, name);
+        m_stack->addWidget(view);
+        m_views[step] = view;
+    };
+    add(Brief, tr("Brief"), m_brief);
+    add(Light, tr("Light"), m_light);
+    add(Record, tr("Record"), m_record);
 
     auto* side = new QVBoxLayout;
     side->setSpacing(8);
@@ -98,15 +105,25 @@ void MainWindow::connectParts() {
     connect(&m_actions, &Actions::refused, this, tellProblem);
     connect(m_light, &LightView::refused, this, tellProblem);
     connect(m_brief, &BriefView::refused, this, tellProblem);
+    connect(m_record, &RecordView::compareRequested, this, &MainWindow::compareSetups);
     connect(&m_files, &FileKeeper::autosaveFailed, this, tellProblem);
     connect(&m_document, &ShootDocument::fileChanged, this, &MainWindow::updateTitle);
     connect(&m_document, &ShootDocument::changed, this, &MainWindow::updateTitle);
 }
 
 void MainWindow::showStep(int step) {
-    m_stack->setCurrentWidget(step == Brief ? static_cast<QWidget*>(m_brief) : m_light);
-    m_steps->setCurrent(step == Brief ? Brief : Light);
+    const int known = m_views.contains(step) ? step : Light;
+    m_stack->setCurrentWidget(m_views[known]);
+    m_steps->setCurrent(known);
     m_stack->currentWidget()->setFocus();
+}
+
+void MainWindow::compareSetups() {
+    if (m_document.shoot().setups.size() < 2) {
+        m_notice->tell(tr("There are not two setups yet: Ctrl+D makes a second one."), true);
+        return;
+    }
+    (new CompareDialog(m_document, m_style, this))->show();
 }
 
 int MainWindow::step() const {

@@ -7,6 +7,8 @@
 
 #include <QMainWindow>
 
+#include <map>
+
 class QSettings;
 class QStackedWidget;
 
@@ -17,6 +19,7 @@ class CardDialog;
 class DialInPanel;
 class LightView;
 class NoticeBar;
+class RecordView;
 class SetupRail;
 class StepBar;
 class VerdictPanel;
@@ -27,7 +30,7 @@ class MainWindow : public QMainWindow {
     Q_OBJECT
 
 public:
-    enum Step { Brief = 1, Light = 4 };
+    enum Step { Brief = 1, Light = 4, Record = 5 };
     enum class Answer { Save, Discard, Cancel };
 
     MainWindow(Style& style, QSettings& settings, const QString& scratch);
@@ -36,6 +39,7 @@ public:
     [[nodiscard]] Actions& actionsOnShoot() { return m_actions; }
     [[nodiscard]] FileKeeper& files() { return m_files; }
     [[nodiscard]] LightView& light() { return *m_light; }
+    [[nodiscard]] RecordView& record() { return *m_record; }
     [[nodiscard]] NoticeBar& notice() { return *m_notice; }
     [[nodiscard]] VerdictPanel& verdict() { return *m_verdict; }
     [[nodiscard]] Style& style() { return m_style; }
@@ -56,6 +60,7 @@ public:
     [[nodiscard]] CardDialog* makeCard();
     void editSetup();
     void editShoot();
+    void compareSetups();
     void copyPicture(); ///< of the step in view, to the clipboard
     void focusNextPart(int direction);
 
@@ -85,6 +90,8 @@ private:
     QStackedWidget* m_stack;
     BriefView* m_brief;
     LightView* m_light;
+    RecordView* m_record;
+    std::map<int, QWidget*> m_views; ///< by step number
     VerdictPanel* m_verdict;
     DialInPanel* m_dialIn;
     NoticeBar* m_notice;

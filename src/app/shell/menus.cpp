@@ -99,6 +99,9 @@ void setupMenu(MainWindow& w) {
     add(menu, tr("&Edit sheet\u2026"), QKeySequence(QStringLiteral("Ctrl+E")), w,
         [&w] { w.editSetup(); });
     menu->addSeparator();
+    add(menu, tr("&Compare two\u2026"), QKeySequence(QStringLiteral("Ctrl+Shift+E")), w,
+        [&w] { w.compareSetups(); });
+    menu->addSeparator();
     add(menu, tr("&Previous"), QKeySequence(QStringLiteral("Ctrl+Left")), w,
         [&w] { w.document().selectNeighbour(-1); });
     add(menu, tr("&Next"), QKeySequence(QStringLiteral("Ctrl+Right")), w,
@@ -111,6 +114,8 @@ void lookMenu(MainWindow& w) {
         [&w] { w.showStep(MainWindow::Brief); });
     add(menu, tr("&Light"), QKeySequence(QStringLiteral("Ctrl+4")), w,
         [&w] { w.showStep(MainWindow::Light); });
+    add(menu, tr("&Record"), QKeySequence(QStringLiteral("Ctrl+5")), w,
+        [&w] { w.showStep(MainWindow::Record); });
     menu->addSeparator();
     add(menu, tr("Next p&art"), QKeySequence(QStringLiteral("F6")), w,
         [&w] { w.focusNextPart(1); });

@@ -5,6 +5,7 @@
 #include "core/quantity/print.h"
 #include "core/verdict/levers.h"
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QDialogButtonBox>
 #include <QFormLayout>
@@ -41,12 +42,15 @@ SetupSheet::SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent)
     , m_name(new QLineEdit(toQt(setup.name)))
     , m_rate(new QLineEdit(toQt(print(setup.rate))))
     , m_white(new QLineEdit(toQt(print(setup.white))))
+    , m_focal(new QLineEdit(setup.focal.value() > 0 ? toQt(print(setup.focal)) : QString()))
+    , m_focus(new QLineEdit(setup.focus ? toQt(print(*setup.focus)) : QString()))
     , m_scene(new QComboBox)
     , m_camera(new QComboBox)
     , m_profile(new QComboBox)
     , m_mode(new QComboBox)
     , m_lens(new QComboBox)
     , m_bank(new QSpinBox)
+    , m_power(new QCheckBox(tr("runs on &external power")))
     , m_problem(new QLabel) {
     setObjectName(QStringLiteral("setup-sheet"));
     setWindowTitle(tr("Setup %1").arg(toQt(setup.number)));
@@ -68,9 +72,16 @@ SetupSheet::SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent)
     form->addRow(tr("&Profile"), m_profile);
     form->addRow(tr("&Recording"), m_mode);
     form->addRow(tr("&Lens"), m_lens);
+    m_focal->setPlaceholderText(tr("of a zoom, 35 mm; empty: its shortest"));
+    m_focus->setPlaceholderText(tr("2 m; empty: not planned"));
+    m_focus->setObjectName(QStringLiteral("sheet-focus"));
+    form->addRow(tr("F&ocal length"), m_focal);
+    form->addRow(tr("Focus&ed at"), m_focus);
     form->addRow(tr("&Frame rate"), m_rate);
     form->addRow(tr("&White"), m_white);
     form->addRow(tr("&Bank"), m_bank);
+    m_power->setChecked(setup.externalPower);
+    form->addRow(m_power);
     m_problem->setWordWrap(true);
     m_problem->setObjectName(QStringLiteral("sheet-problem"));
     form->addRow(m_problem);
@@ -97,6 +108,29 @@ void SetupSheet::fillCameraChoices() {
     fill(*m_mode, camera->modes);
 }
 
+bool SetupSheet::takeOptics(Setup& after) {
+    after.externalPower = m_power->isChecked();
+    after.focal = Millimetres(0);
+    after.focus.reset();
+    if (const auto text = m_focal->text().trimmed(); !text.isEmpty()) {
+        const auto focal = parseMillimetres(fromQt(text));
+        if (!focal) {
+            m_problem->setText(messageOf(focal.error()));
+            return false;
+        }
+        after.focal = *focal;
+    }
+    if (const auto text = m_focus->text().trimmed(); !text.isEmpty()) {
+        const auto focus = parseMetres(fromQt(text));
+        if (!focus) {
+            m_problem->setText(messageOf(focus.error()));
+            return false;
+        }
+        after.focus = *focus;
+    }
+    return true;
+}
+
 void SetupSheet::accept() {
     const auto rate = parseFrameRate(fromQt(m_rate->text()));
     const auto white = parseKelvin(fromQt(m_white->text()));
@@ -117,6 +151,8 @@ void SetupSheet::accept() {
     after.lens = chosen(*m_lens);
     after.white = *white;
     after.bank = m_bank->value();
+    if (!takeOptics(after))
+        return;
     const auto context = resolve(m_shoot, after);
     if (context) {
         if (context->base->iso != after.base) { // another camera or profile: start at its base

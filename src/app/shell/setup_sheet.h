@@ -4,6 +4,7 @@
 
 #include <QDialog>
 
+class QCheckBox;
 class QComboBox;
 class QLineEdit;
 class QSpinBox;
@@ -26,12 +27,15 @@ public:
 
 private:
     void fillCameraChoices();
+    /// Takes focal length, focus and power over; false after saying what is wrong.
+    bool takeOptics(Setup& after);
 
     const Shoot& m_shoot;
     Setup m_setup;
-    QLineEdit *m_number, *m_name, *m_rate, *m_white;
+    QLineEdit *m_number, *m_name, *m_rate, *m_white, *m_focal, *m_focus;
     QComboBox *m_scene, *m_camera, *m_profile, *m_mode, *m_lens;
     QSpinBox* m_bank;
+    QCheckBox* m_power;
     QLabel* m_problem;
 };
 

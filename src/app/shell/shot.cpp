@@ -20,9 +20,16 @@ void settle() {
 }
 
 QWidget* viewWidget(MainWindow& window, const QString& view) {
-    if (view == QStringLiteral("brief") || view == QStringLiteral("light")) {
-        window.showStep(view == QStringLiteral("brief") ? MainWindow::Brief : MainWindow::Light);
-        return &window;
+    const std::pair<const char*, int> steps[] = {
+        {"brief", MainWindow::Brief}, {"light", MainWindow::Light}, {"record", MainWindow::Record}};
+    for (const auto& [name, step] : steps)
+        if (view == QLatin1String(name)) {
+            window.showStep(step);
+            return &window;
+        }
+    if (view == QStringLiteral("compare")) {
+        window.compareSetups();
+        return window.findChild<QDialog*>(QStringLiteral("compare-dialog"));
     }
     if (view == QStringLiteral("card")) {
         auto* card = window.makeCard();
@@ -48,7 +55,7 @@ bool takeShot(MainWindow& window, const Shot& shot) {
     auto* widget = viewWidget(window, shot.view);
     if (!widget) {
         std::cerr << "bright-slate: --view: no such view \"" << shot.view.toStdString()
-                  << "\"; expected brief, light, card, keys or cautions\n";
+                  << "\"; expected brief, light, record, compare, card, keys or cautions\n";
         return false;
     }
     window.verdict().refresh();

@@ -32,7 +32,7 @@ const SensorArea* findArea(const Camera& camera, std::string_view id) {
     return findById(camera.areas, id);
 }
 const Slot* findSlot(const Camera& camera, std::string_view id) {
-    return findById(camera.slots, id);
+    return findById(camera.cardSlots, id);
 }
 
 IsoDial isoDial(const Camera& camera, const Profile& profile, std::string_view codec) {

@@ -84,7 +84,7 @@ struct RecordingMode {
     FrameSize frame{3840, 2160};
     std::vector<RateOption> rates;     ///< at least one
     std::vector<std::string> profiles; ///< ids; empty: all of the camera's
-    std::vector<std::string> slots;    ///< ids; empty: all
+    std::vector<std::string> slotIds;  ///< ids; empty: all
     bool sound = true;
     bool autofocus = true;
     bool externalPower = false; ///< refuses to start on the internal battery
@@ -153,7 +153,7 @@ struct Camera {
     ZebraDial zebra;
     double whiteStepKelvin = 100.0;
     Banks banks;
-    std::vector<Slot> slots;
+    std::vector<Slot> cardSlots;
     std::vector<std::string> batteries; ///< ids it runs on; empty: any
     Watts draw{0};                      ///< while recording; 0 when not known
     bool fan = false;

@@ -51,7 +51,7 @@ void checkMode(Checker& check, const Camera& camera, const RecordingMode& mode, 
     check.known(camera.areas, mode.area, at + "/area", "a sensor area of this camera");
     check.known(camera.codecs, mode.codec, at + "/codec", "a codec of this camera");
     check.allKnown(kit.profiles, mode.profiles, at + "/profiles", "a profile in this kit");
-    check.allKnown(camera.slots, mode.slots, at + "/slots", "a slot of this camera");
+    check.allKnown(camera.cardSlots, mode.slotIds, at + "/slots", "a slot of this camera");
     std::set<FrameRate> seen;
     for (std::size_t i = 0; i < mode.rates.size(); ++i)
         if (!seen.insert(mode.rates[i].rate).second)
@@ -91,7 +91,7 @@ void checkConditions(Checker& check, const Camera& camera, const Kit& kit,
                 check.known(camera.rateSets, *id, place, "a rate set of this camera");
                 break;
             case SettingKey::Slot:
-                check.known(camera.slots, *id, place, "a slot of this camera");
+                check.known(camera.cardSlots, *id, place, "a slot of this camera");
                 break;
             default:
                 break;
@@ -111,7 +111,7 @@ void checkCamera(Checker& check, const Kit& kit, std::size_t index) {
     check.uniqueIds(camera.areas, at + "/areas");
     check.uniqueIds(camera.codecs, at + "/codecs");
     check.uniqueIds(camera.modes, at + "/modes");
-    check.uniqueIds(camera.slots, at + "/slots");
+    check.uniqueIds(camera.cardSlots, at + "/slots");
     check.uniqueIds(camera.rateSets, at + "/rate_sets");
     check.uniqueIds(camera.constraints, at + "/constraints");
     check.allKnown(kit.profiles, camera.profiles, at + "/profiles", "a profile in this kit");

@@ -46,9 +46,9 @@ CardChoice bestCard(const Kit& kit, const Camera& camera, const RecordingMode& m
         return card.capacity.value() * card.usable >
                best.card->capacity.value() * best.card->usable;
     };
-    for (const auto& slot : camera.slots) {
-        if (!mode.slots.empty() &&
-            std::find(mode.slots.begin(), mode.slots.end(), slot.id) == mode.slots.end())
+    for (const auto& slot : camera.cardSlots) {
+        if (!mode.slotIds.empty() &&
+            std::find(mode.slotIds.begin(), mode.slotIds.end(), slot.id) == mode.slotIds.end())
             continue;
         for (const auto& card : kit.cards) {
             const auto speed = guaranteedIn(card, slot);

@@ -108,6 +108,13 @@ struct Scene {
 [[nodiscard]] const Patch* findPatch(const Scene& scene, std::string_view id);
 [[nodiscard]] Patch* findPatch(Scene& scene, std::string_view id);
 
+/// The patch as it is after reading a meter.
+[[nodiscard]] inline Patch metered(Patch patch, const LightReading& reading) {
+    patch.reading = reading;
+    patch.estimated = false;
+    return patch;
+}
+
 /// The scene's grey card, or null.
 [[nodiscard]] const Patch* greyCard(const Scene& scene);
 

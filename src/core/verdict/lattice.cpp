@@ -20,7 +20,7 @@ struct CardInSlot {
 
 std::vector<CardInSlot> cardsInSlots(const LatticeCase& question) {
     std::vector<CardInSlot> result;
-    for (const auto& slot : question.camera->slots)
+    for (const auto& slot : question.camera->cardSlots)
         for (const auto& card : question.kit->cards)
             if (const auto speed = guaranteedIn(card, slot); card.count > 0 && speed.value() > 0)
                 result.push_back({&card, &slot, speed});
@@ -28,13 +28,13 @@ std::vector<CardInSlot> cardsInSlots(const LatticeCase& question) {
 }
 
 bool slotAllowed(const RecordingMode& mode, const Slot& slot) {
-    return mode.slots.empty() ||
-           std::find(mode.slots.begin(), mode.slots.end(), slot.id) != mode.slots.end();
+    return mode.slotIds.empty() ||
+           std::find(mode.slotIds.begin(), mode.slotIds.end(), slot.id) != mode.slotIds.end();
 }
 
 std::string slotNames(const Camera& camera, const RecordingMode& mode) {
     std::string names;
-    for (const auto& slot : camera.slots)
+    for (const auto& slot : camera.cardSlots)
         if (slotAllowed(mode, slot))
             names += (names.empty() ? "" : ", ") + slot.name;
     return names;
@@ -271,12 +271,14 @@ std::vector<FrameRate> ratesOf(const LatticeCase& question) {
 } // namespace
 
 FrameRate wantedRate(const Scene& scene, const Brief& brief) {
-    // Factors people type have few decimals; a thousandth keeps them exact.
-    const auto thousandths = std::llround(scene.slowMotion.value() * 1000);
     const auto base = brief.rate.perSecond;
-    const double product = brief.rate.toDouble() * scene.slowMotion.value();
-    if (std::abs(product - std::round(product)) < 0.02)
-        return FrameRate{Rational(std::llround(product), 1)}; // 4.17 times 24 means 100
+    const double factor = scene.slowMotion.value();
+    const double product = brief.rate.toDouble() * factor;
+    // People round the factor, not the rate: 4.17 times 24 means 100.
+    const bool roundedFactor = std::abs(factor - std::round(factor)) > 1e-9;
+    if (roundedFactor && std::abs(product / std::round(product) - 1.0) < 0.002)
+        return FrameRate{Rational(std::llround(product), 1)};
+    const auto thousandths = std::llround(factor * 1000);
     return FrameRate{Rational(base.numerator() * thousandths, base.denominator() * 1000)};
 }
 

@@ -70,9 +70,10 @@ void tryRatings(const LatticeCase& question, const ModeCell& cell, std::vector<O
 
 // The slowest class that would hold it, in the first slot whose bus carries it.
 void tryCards(const LatticeCase& question, const ModeCell& cell, std::vector<Opening>& found) {
-    for (const auto& slot : question.camera->slots) {
-        if (!cell.mode->slots.empty() && std::find(cell.mode->slots.begin(), cell.mode->slots.end(),
-                                                   slot.id) == cell.mode->slots.end())
+    for (const auto& slot : question.camera->cardSlots) {
+        if (!cell.mode->slotIds.empty() &&
+            std::find(cell.mode->slotIds.begin(), cell.mode->slotIds.end(), slot.id) ==
+                cell.mode->slotIds.end())
             continue;
         for (const auto& speed : speedClasses()) {
             const bool video = slot.form == CardForm::Sd

@@ -62,7 +62,9 @@ std::optional<Stops> skinPlace(const SetupContext& context, const Evaluation& at
     return skinTone(face.role) + wantedGrey(school, at);
 }
 
-School suggestedSchool(const SetupContext& context, const Evaluation& at) {
+namespace {
+
+School suggestedByScene(const SetupContext& context, const Evaluation& at) {
     if (at.iso == IsoBehaviour::Note)
         return School::Raw;
     const auto nominal = targetOf(School::Nominal, context, at);
@@ -73,6 +75,16 @@ School suggestedSchool(const SetupContext& context, const Evaluation& at) {
     const bool roomAbove = nominal->highlights >= kRatedOver + kNearClip;
     const bool thinShadows = nominal->shadows < kThinShadows;
     return roomAbove && thinShadows && !context.profile->ready ? School::Rated : School::Nominal;
+}
+
+} // namespace
+
+School suggestedSchool(const SetupContext& context, const Evaluation& at) {
+    const School suggested = suggestedByScene(context, at);
+    const auto& preferred = context.shoot->brief.schools;
+    const bool welcome = preferred.empty() || std::find(preferred.begin(), preferred.end(),
+                                                        suggested) != preferred.end();
+    return welcome ? suggested : preferred.front();
 }
 
 } // namespace bslate

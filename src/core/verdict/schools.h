@@ -37,7 +37,8 @@ skinPlace(const SetupContext& context, const Evaluation& evaluation, const Patch
 /// The school suggested for this scene and curve, and never a matter of habit: guard when the
 /// curve has under 5 stops above grey and the highlight needs them, rated when there is
 /// room for a stop above and the shadows stand under two stops over noise, nominal otherwise; raw
-/// for raw recordings.
+/// for raw recordings. When the brief
+/// prefers schools and this is none of them, the first preferred one.
 [[nodiscard]] School suggestedSchool(const SetupContext& context, const Evaluation& evaluation);
 
 } // namespace bslate

@@ -2,14 +2,16 @@
 
 #include "app/document/text.h"
 #include "app/style/marks.h"
+#include "app/views/brief/brief_bar.h"
+#include "app/views/brief/days_band.h"
 #include "app/views/brief/patch_row.h"
+#include "app/views/brief/scene_entry.h"
 #include "app/views/brief/scene_picture.h"
 #include "app/widgets/quantity_edit.h"
 
 #include <QCheckBox>
 #include <QKeyEvent>
 #include <QLabel>
-#include <QListWidget>
 #include <QPainter>
 #include <QPushButton>
 #include <QScrollArea>
@@ -40,25 +42,34 @@ BriefView::BriefView(Actions& actions, const Style& style, QWidget* parent)
     : QWidget(parent)
     , m_actions(actions)
     , m_style(style)
-    , m_scenes(new QListWidget)
+    , m_bar(new BriefBar(actions, style))
+    , m_entry(new SceneEntry(style))
+    , m_days(new DaysBand(style))
     , m_picture(new ScenePicture(actions, style))
-    , m_empty(new QLabel(tr("A scene is a place with its light. Add one, then enter what you "
-                            "metered: 26 cd/m2, 108 lx, 10 fc or EV 7.7."))) {
+    , m_empty(new QLabel(tr("A scene is a place with its light. Type one as a line above, for "
+                            "example: 1A harbour ext dawn 108lx talk 6min. The meter's reading, or "
+                            "a word such as overcast, becomes its light."))) {
     setObjectName(QStringLiteral("brief-view"));
-    auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(16, 14, 16, 10);
-    row->setSpacing(16);
-    row->addWidget(buildSceneList());
-    row->addWidget(buildScenePage(), 1);
+    setFocusPolicy(Qt::StrongFocus);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(16, 12, 16, 10);
+    column->setSpacing(8);
+    column->addWidget(m_bar);
+    column->addWidget(m_entry);
+    column->addWidget(buildDays(), 1);
+    column->addWidget(buildScenePage(), 2);
     m_empty->setWordWrap(true);
     m_empty->setForegroundRole(QPalette::PlaceholderText);
-    row->addWidget(m_empty, 1);
+    column->addWidget(m_empty, 4);
     connect(&actions.document(), &ShootDocument::changed, this, &BriefView::refresh);
     connect(&actions.document(), &ShootDocument::selectionChanged, this, [this] {
         if (const auto* now = m_actions.document().scene())
             m_sceneId = toQt(now->id);
         refresh();
     });
+    connect(m_bar, &BriefBar::refused, this, &BriefView::refused);
+    connect(m_entry, &SceneEntry::refused, this, &BriefView::refused);
+    connect(m_entry, &SceneEntry::entered, this, &BriefView::enterLine);
     connect(m_picture, &ScenePicture::typeRequested, this, [this](const QString& patchId) {
         for (auto* patchRow : m_rows)
             if (patchRow->id() == patchId && !patchRow->isHidden())
@@ -68,40 +79,49 @@ BriefView::BriefView(Actions& actions, const Style& style, QWidget* parent)
     refresh();
 }
 
-QWidget* BriefView::buildSceneList() {
-    auto* side = new QWidget;
-    side->setFixedWidth(220);
-    auto* column = new QVBoxLayout(side);
-    column->setContentsMargins(0, 0, 0, 0);
-    auto* title = new QLabel(tr("Scenes"));
-    title->setFont(Style::font(TextRole::Head));
-    column->addWidget(title);
-    m_scenes->setAccessibleName(tr("Scenes"));
-    m_scenes->setObjectName(QStringLiteral("scenes"));
-    column->addWidget(m_scenes, 1);
-    auto* add = new QPushButton(tr("Add scene"));
-    add->setObjectName(QStringLiteral("add-scene"));
-    m_deleteScene = new QPushButton(tr("Delete scene"));
-    column->addWidget(add);
-    column->addWidget(m_deleteScene);
-    connect(m_scenes, &QListWidget::currentRowChanged, this, [this](int index) {
-        const auto& scenes = m_actions.document().shoot().scenes;
-        if (index >= 0 && index < static_cast<int>(scenes.size())) {
-            m_sceneId = toQt(scenes[static_cast<std::size_t>(index)].id);
-            refresh();
-        }
+QWidget* BriefView::buildDays() {
+    m_daysScroll = new QScrollArea;
+    m_daysScroll->setWidget(m_days);
+    m_daysScroll->setWidgetResizable(true);
+    m_daysScroll->setFocusPolicy(Qt::NoFocus);
+    m_daysScroll->setMinimumHeight(196); // two days
+    m_daysScroll->viewport()->setAutoFillBackground(false);
+    m_days->setAutoFillBackground(false);
+    connect(m_days, &DaysBand::selected, this, &BriefView::select);
+    connect(m_days, &DaysBand::selectedAt, this, [this](const QRect& slate) {
+        m_daysScroll->ensureVisible(slate.center().x(), slate.center().y(), slate.width() / 2,
+                                    slate.height() / 2);
     });
-    connect(add, &QPushButton::clicked, this, [this] {
-        m_actions.addScene();
-        const auto& scenes = m_actions.document().shoot().scenes;
-        m_sceneId = toQt(scenes.back().id);
-        refresh();
-        m_name->setFocus();
-        m_name->selectAll();
+    connect(m_days, &DaysBand::editRequested, this, [this](const QString& id) {
+        if (const auto* edited = findScene(m_actions.document().shoot(), fromQt(id)))
+            m_entry->startEditing(id, toQt(lineOf(*edited)));
     });
-    connect(m_deleteScene, &QPushButton::clicked, this,
-            [this] { m_actions.deleteScene(m_sceneId); });
-    return side;
+    connect(m_days, &DaysBand::deleteRequested, &m_actions, &Actions::deleteScene);
+    return m_daysScroll;
+}
+
+// A scene that has a setup selects it, so that the verdict beside speaks of the same place.
+void BriefView::select(const QString& sceneId) {
+    m_sceneId = sceneId;
+    const auto* selected = m_actions.document().setup();
+    if (!selected || toQt(selected->scene) != sceneId)
+        for (const auto& setup : m_actions.document().shoot().setups)
+            if (toQt(setup.scene) == sceneId) {
+                m_actions.document().select(toQt(setup.id));
+                break;
+            }
+    m_sceneId = sceneId;
+    refresh();
+}
+
+void BriefView::enterLine(const QString& sceneId, const SceneLine& line) {
+    if (sceneId.isEmpty()) {
+        select(m_actions.addScene(line));
+        return;
+    }
+    m_actions.rewriteScene(sceneId, line);
+    select(sceneId);
+    m_days->setFocus();
 }
 
 QWidget* BriefView::buildScenePage() {
@@ -115,6 +135,10 @@ QWidget* BriefView::buildScenePage() {
     m_note = new QuantityEdit(anything);
     m_note->setPlaceholderText(tr("Note: what changes, what must not go wrong"));
     m_note->setAccessibleName(tr("Scene note"));
+    m_deleteScene = new QPushButton(tr("Delete scene"));
+    m_deleteScene->setObjectName(QStringLiteral("delete-scene"));
+    connect(m_deleteScene, &QPushButton::clicked, this,
+            [this] { m_actions.deleteScene(m_sceneId); });
     m_day = new QSpinBox;
     m_day->setRange(1, 10000);
     m_day->setPrefix(tr("Day "));
@@ -122,8 +146,8 @@ QWidget* BriefView::buildScenePage() {
     auto* head = new QHBoxLayout;
     head->addWidget(m_name, 1);
     head->addWidget(m_day);
+    head->addWidget(m_deleteScene);
     column->addLayout(head);
-    column->addWidget(m_note);
     buildHazards(*column);
     column->addWidget(m_picture);
     auto* list = new QWidget;
@@ -155,8 +179,9 @@ QWidget* BriefView::buildScenePage() {
 }
 
 void BriefView::buildHazards(QVBoxLayout& column) {
-    const QString names[] = {tr("Sun in frame"), tr("Water"), tr("Mains lamps"), tr("Heights")};
+    const QString names[] = {tr("Sun"), tr("Water"), tr("Mains"), tr("Heights")};
     auto* row = new QHBoxLayout;
+    row->addWidget(m_note, 1);
     auto* label = new QLabel(tr("Take care:"));
     label->setForegroundRole(QPalette::PlaceholderText);
     row->addWidget(label);
@@ -168,7 +193,6 @@ void BriefView::buildHazards(QVBoxLayout& column) {
                         [&](Scene& scene) { hazardOf(scene.hazards, i) = on; });
         });
     }
-    row->addStretch(1);
     column.addLayout(row);
 }
 
@@ -201,25 +225,6 @@ PatchRow* BriefView::row(std::size_t index) {
     return m_rows[static_cast<qsizetype>(index)];
 }
 
-void BriefView::refreshList() {
-    const auto& scenes = m_actions.document().shoot().scenes;
-    const QSignalBlocker quiet(m_scenes);
-    while (m_scenes->count() > static_cast<int>(scenes.size()))
-        delete m_scenes->takeItem(m_scenes->count() - 1);
-    for (int i = 0; i < static_cast<int>(scenes.size()); ++i) {
-        const auto& item = scenes[static_cast<std::size_t>(i)];
-        const QString text =
-            QStringLiteral("%1\u2009\u00b7\u2009%2").arg(item.day).arg(toQt(item.name));
-        if (i >= m_scenes->count())
-            m_scenes->addItem(text);
-        else if (m_scenes->item(i)->text() != text)
-            m_scenes->item(i)->setText(text);
-        m_scenes->item(i)->setToolTip(toQt(item.note));
-        if (toQt(item.id) == m_sceneId)
-            m_scenes->setCurrentRow(i);
-    }
-}
-
 void BriefView::showEvent(QShowEvent* event) {
     QWidget::showEvent(event);
     refresh();
@@ -235,7 +240,9 @@ void BriefView::refresh() {
                     : scenes.empty() ? QString()
                                      : toQt(scenes.front().id);
     }
-    refreshList();
+    m_bar->refresh();
+    m_days->show(m_actions.document().value(), m_sceneId);
+    m_daysScroll->setVisible(!m_actions.document().shoot().scenes.empty());
     const auto* now = scene();
     m_page->setVisible(now);
     m_empty->setVisible(!now);

@@ -7,18 +7,22 @@
 
 class QCheckBox;
 class QLabel;
-class QListWidget;
 class QPushButton;
+class QScrollArea;
 class QSpinBox;
 class QVBoxLayout;
 
 namespace bslate::app {
 
+class BriefBar;
+class DaysBand;
 class PatchRow;
 class QuantityEdit;
+class SceneEntry;
 class ScenePicture;
 
-/// The Brief step, reduced to scenes and what was metered in them.
+/// The Brief step: what the shoot is for, its days as a band of scenes, scenes typed as one line,
+/// and what was metered in the selected one.
 class BriefView : public QWidget {
     Q_OBJECT
 
@@ -37,11 +41,12 @@ protected:
     void showEvent(QShowEvent* event) override;
 
 private:
-    QWidget* buildSceneList();
+    QWidget* buildDays();
     QWidget* buildScenePage();
     void buildHazards(QVBoxLayout& column);
     void addPatch();
-    void refreshList();
+    void select(const QString& sceneId);
+    void enterLine(const QString& sceneId, const SceneLine& line);
     void refreshRows(const Scene* scene);
     PatchRow* row(std::size_t index);
     [[nodiscard]] const Scene* scene() const;
@@ -50,7 +55,10 @@ private:
     Actions& m_actions;
     const Style& m_style;
     QString m_sceneId;
-    QListWidget* m_scenes;
+    BriefBar* m_bar;
+    SceneEntry* m_entry;
+    DaysBand* m_days;
+    QScrollArea* m_daysScroll = nullptr;
     QPushButton* m_deleteScene = nullptr;
     QWidget* m_page = nullptr;
     QuantityEdit* m_name = nullptr;

@@ -63,7 +63,8 @@ PatchRow::PatchRow(QWidget* parent)
     });
     connect(m_reading, &QuantityEdit::entered, this, [this](const QString& text) {
         const auto reading = parseLightReading(fromQt(text)).valueOr({});
-        emit changed(tr("Enter reading"), [reading](Patch& patch) { patch.reading = reading; });
+        emit changed(tr("Enter reading"),
+                     [reading](Patch& patch) { patch = metered(patch, reading); });
     });
     connect(m_reflectance, &QuantityEdit::entered, this, [this](const QString& text) {
         const auto share = parseReflectance(fromQt(text)).valueOr(Reflectance(0.18));
@@ -81,7 +82,8 @@ void PatchRow::show(const Patch& patch) {
     const QString name = toQt(patch.name);
     static_cast<QuantityEdit*>(m_name)->showValue(name);
     m_role->setCurrentIndex(static_cast<int>(patch.role));
-    m_reading->showValue(toQt(print(patch.reading)));
+    m_reading->showValue((patch.estimated ? QStringLiteral("\u2248 ") : QString()) +
+                         toQt(print(patch.reading)));
     m_reflectance->showValue(toQt(print(patch.reflectance)));
     m_reflectance->setVisible(isIncident(patch.reading.unit));
     m_name->setAccessibleName(tr("Name of %1").arg(name));

@@ -53,7 +53,7 @@ LightView::LightView(Actions& actions, const Style& style, QWidget* parent)
             return;
         m_actions.changeScene(tr("Enter reading"), toQt(scene->id), [&](Scene& changed) {
             if (auto* patch = findPatch(changed, fromQt(m_typedPatch)))
-                patch->reading = reading;
+                *patch = metered(*patch, reading);
         });
         m_canvas->setFocus();
     });

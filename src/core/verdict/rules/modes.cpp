@@ -189,17 +189,22 @@ void cropTooTight(const Case& now, Findings& out) {
         return;
     const auto& lens = *now.context.lens;
     const auto whole = now.context.camera->areas.front().width;
+    const bool asked = now.context.scene->view.has_value();
     const Degrees wanted = now.context.scene->view.value_or(angleOfView(whole, *facts.focal));
-    const bool cropped = facts.crop.value() > 1.005;
-    if ((!cropped && !now.context.scene->view) || facts.view.value() >= wanted.value() * kTighter)
+    const bool tight = facts.view.value() < wanted.value() * kTighter;
+    if (asked ? !tight : facts.crop.value() <= 1.005)
         return;
     Finding finding;
-    finding.id = "crop-too-tight";
-    finding.severity = Severity::Caution;
+    finding.id = asked ? "crop-too-tight" : "crop-frames";
+    finding.severity = asked ? Severity::Caution : Severity::Note;
     finding.source = "angle of view: any optics handbook";
     finding.facts = {
         {"crop", facts.crop}, {"focal", *facts.focal}, {"equivalent", facts.equivalent},
         {"view", facts.view}, {"wanted", wanted},      {"lens", lens.name}};
+    if (!asked) {
+        out.push_back(std::move(finding));
+        return;
+    }
     const auto wide = focalFor(facts.areaWidth, wanted);
     const auto cured = [&](const Evaluation& after) {
         return after.recording.view.value() >= wanted.value() * kTighter;

@@ -1,0 +1,294 @@
+#include "app/views/brief/days_band.h"
+
+#include "app/document/text.h"
+#include "app/style/marks.h"
+#include "app/widgets/painted_access.h"
+#include "core/light/metering.h"
+#include "core/quantity/print.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate::app {
+namespace {
+
+constexpr double kDayHead = 52;
+constexpr double kRow = 96;
+constexpr double kGap = 6;
+constexpr double kWidest = 230;
+constexpr double kNarrowest = 132;
+constexpr double kDarkest = -7;   // log2 cd/m2 at the foot of the light scale, about 0.008
+constexpr double kBrightest = 14; // and at its head, about 16 000
+
+double lightHeight(const QRectF& area, CandelaPerM2 light) {
+    const double share = (std::log2(light.value()) - kDarkest) / (kBrightest - kDarkest);
+    return area.bottom() - std::clamp(share, 0.0, 1.0) * area.height();
+}
+
+QString sourceWord(SourceKind kind) {
+    switch (kind) {
+    case SourceKind::Filament:
+        return DaysBand::tr("bulbs");
+    case SourceKind::Ballast:
+        return DaysBand::tr("tubes");
+    case SourceKind::Electronic:
+        return DaysBand::tr("panels");
+    case SourceKind::DimmedLed:
+        return DaysBand::tr("dimmed");
+    }
+    return {};
+}
+
+} // namespace
+
+QStringList needsOf(const Scene& scene) {
+    QStringList needs;
+    if (scene.slowMotion.value() > 1.001)
+        needs << QStringLiteral("\u00d7%1").arg(toQt(print(scene.slowMotion)));
+    if (scene.longestTake.value() > 0)
+        needs << DaysBand::tr("take %1").arg(toQt(printDuration(scene.longestTake)));
+    needs << (scene.sound ? DaysBand::tr("sound") : DaysBand::tr("mute"));
+    for (const auto& source : scene.sources)
+        needs << (source.pulses ? toQt(print(*source.pulses)) : sourceWord(source.kind));
+    if (scene.depth)
+        needs << toQt(print(scene.depth->widest)) + QStringLiteral("\u2013") +
+                     toQt(print(scene.depth->narrowest)).mid(1);
+    if (scene.footage.value() > 0)
+        needs << DaysBand::tr("all %1").arg(toQt(printDuration(scene.footage)));
+    return needs;
+}
+
+DaysBand::DaysBand(const Style& style, QWidget* parent)
+    : QWidget(parent)
+    , m_style(style) {
+    setObjectName(QStringLiteral("days-band"));
+    setFocusPolicy(Qt::StrongFocus);
+    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+}
+
+void DaysBand::show(std::shared_ptr<const Shoot> shoot, const QString& selectedScene) {
+    m_shoot = std::move(shoot);
+    m_selected = selectedScene;
+    arrange();
+    const auto* scene = findScene(*m_shoot, fromQt(m_selected));
+    const auto* grey = scene ? greyCard(*scene) : nullptr;
+    describe(*this, QAccessible::List, tr("Days and scenes"),
+             scene ? tr("Day %1, %2, %3, %4")
+                         .arg(scene->day)
+                         .arg(toQt(scene->name), grey ? toQt(print(grey->reading)) : QString(),
+                              needsOf(*scene).join(QStringLiteral(", ")))
+                   : tr("no scene"),
+             tr("Arrows choose a scene, Return edits its line, Delete removes it"));
+    updateGeometry();
+    update();
+}
+
+void DaysBand::arrange() {
+    m_slates.clear();
+    m_days.clear();
+    if (!m_shoot)
+        return;
+    for (const auto& scene : m_shoot->scenes) {
+        m_slates.push_back({&scene, {}});
+        if (std::find(m_days.begin(), m_days.end(), scene.day) == m_days.end())
+            m_days.push_back(scene.day);
+    }
+    std::sort(m_days.begin(), m_days.end());
+    std::stable_sort(m_slates.begin(), m_slates.end(), [](const auto& a, const auto& b) {
+        if (a.scene->day != b.scene->day)
+            return a.scene->day < b.scene->day;
+        return a.scene->start && b.scene->start && *a.scene->start < *b.scene->start;
+    });
+    for (std::size_t row = 0; row < m_days.size(); ++row) {
+        const auto count = std::count_if(m_slates.begin(), m_slates.end(), [&](const auto& slate) {
+            return slate.scene->day == m_days[row];
+        });
+        const double width = std::clamp((this->width() - kDayHead) / static_cast<double>(count),
+                                        kNarrowest, kWidest);
+        double x = kDayHead;
+        for (auto& slate : m_slates) {
+            if (slate.scene->day != m_days[row])
+                continue;
+            slate.box = QRectF(x, static_cast<double>(row) * kRow, width - kGap, kRow - kGap);
+            x += width;
+        }
+    }
+}
+
+void DaysBand::resizeEvent(QResizeEvent*) {
+    arrange();
+}
+
+QSize DaysBand::sizeHint() const {
+    return {700,
+            static_cast<int>(kRow * static_cast<double>(std::max<std::size_t>(1, m_days.size())))};
+}
+
+QSize DaysBand::minimumSizeHint() const {
+    double right = 300;
+    for (std::size_t row = 0; row < m_days.size(); ++row) {
+        const auto count = std::count_if(m_slates.begin(), m_slates.end(), [&](const auto& slate) {
+            return slate.scene->day == m_days[row];
+        });
+        right = std::max(right, kDayHead + kNarrowest * static_cast<double>(count));
+    }
+    return {static_cast<int>(right), sizeHint().height()};
+}
+
+QRectF DaysBand::boxOf(const QString& sceneId) const {
+    for (const auto& slate : m_slates)
+        if (toQt(slate.scene->id) == sceneId)
+            return slate.box;
+    return {};
+}
+
+int DaysBand::indexAt(QPointF point) const {
+    for (std::size_t i = 0; i < m_slates.size(); ++i)
+        if (m_slates[i].box.contains(point))
+            return static_cast<int>(i);
+    return -1;
+}
+
+int DaysBand::current() const {
+    for (std::size_t i = 0; i < m_slates.size(); ++i)
+        if (toQt(m_slates[i].scene->id) == m_selected)
+            return static_cast<int>(i);
+    return -1;
+}
+
+void DaysBand::choose(int index) {
+    if (index < 0 || index >= static_cast<int>(m_slates.size()))
+        return;
+    const auto& slate = m_slates[static_cast<std::size_t>(index)];
+    emit selectedAt(slate.box.toAlignedRect());
+    emit selected(toQt(slate.scene->id));
+}
+
+void DaysBand::keyPressEvent(QKeyEvent* event) {
+    const int now = current();
+    if (event->modifiers() & (Qt::ControlModifier | Qt::AltModifier) || now < 0)
+        return QWidget::keyPressEvent(event);
+    const auto below = [&](int step) {
+        const auto& from = m_slates[static_cast<std::size_t>(now)].box;
+        const int next = indexAt(from.center() + QPointF(0, step * kRow));
+        choose(next >= 0 ? next : now + step);
+    };
+    switch (event->key()) {
+    case Qt::Key_Left:
+        return choose(now - 1);
+    case Qt::Key_Right:
+        return choose(now + 1);
+    case Qt::Key_Up:
+        return below(-1);
+    case Qt::Key_Down:
+        return below(1);
+    case Qt::Key_Return:
+    case Qt::Key_Enter:
+    case Qt::Key_F2:
+        emit editRequested(m_selected);
+        return;
+    case Qt::Key_Delete:
+        emit deleteRequested(m_selected);
+        return;
+    default:
+        QWidget::keyPressEvent(event);
+    }
+}
+
+void DaysBand::mousePressEvent(QMouseEvent* event) {
+    choose(indexAt(event->position()));
+}
+
+void DaysBand::mouseDoubleClickEvent(QMouseEvent* event) {
+    if (indexAt(event->position()) >= 0)
+        emit editRequested(m_selected);
+}
+
+void DaysBand::paintLight(QPainter& painter, const QRectF& area, const Scene& scene) const {
+    const auto& t = m_style.colours();
+    const auto* grey = greyCard(scene);
+    if (!grey)
+        return;
+    const auto& meter = m_shoot->meter;
+    const auto from = luminanceOf(grey->reading, grey->reflectance, meter);
+    const auto to = scene.change ? luminanceOf(scene.change->to, grey->reflectance, meter) : from;
+    const double y1 = lightHeight(area, from);
+    const double y2 = lightHeight(area, to);
+    painter.save();
+    painter.setRenderHint(QPainter::Antialiasing);
+    QColor under = t.sky;
+    under.setAlpha(36);
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(under);
+    painter.drawPolygon(
+        QPolygonF{area.bottomLeft(), {area.left(), y1}, {area.right(), y2}, area.bottomRight()});
+    painter.setPen(QPen(t.sky, 1.8 * t.stroke, grey->estimated ? Qt::DashLine : Qt::SolidLine));
+    painter.drawLine(QPointF(area.left(), y1), QPointF(area.right(), y2));
+    painter.restore();
+}
+
+void DaysBand::paintSlate(QPainter& painter, const Slate& slate) const {
+    const auto& t = m_style.colours();
+    const auto& scene = *slate.scene;
+    const bool chosen = toQt(scene.id) == m_selected;
+    drawBlock(painter, slate.box, chosen ? t.raised : t.deep, chosen ? t.marigold : t.line,
+              chosen ? (hasFocus() ? 2.4 : 1.4) : 0);
+    const QRectF text = slate.box.adjusted(8, 5, -8, -5);
+    paintLight(painter, text.adjusted(0, 38, 0, -20), scene);
+    painter.setFont(Style::font(TextRole::Body));
+    painter.setPen(chosen ? t.marigold : t.ink);
+    const QString name = scene.number.empty()
+                             ? toQt(scene.name)
+                             : QStringLiteral("%1  %2").arg(toQt(scene.number), toQt(scene.name));
+    painter.drawText(text, Qt::AlignLeft | Qt::AlignTop,
+                     elided(name, painter.font(), text.width()));
+    painter.setFont(Style::font(TextRole::Secondary));
+    painter.setPen(t.muted);
+    QStringList facts;
+    if (scene.start)
+        facts << toQt(spellTimeOfDay(*scene.start));
+    if (scene.place != Place::Unknown)
+        facts << (scene.place == Place::Interior ? tr("int") : tr("ext"));
+    if (const auto* grey = greyCard(scene)) {
+        QString light = toQt(print(grey->reading));
+        if (grey->estimated)
+            light.prepend(QStringLiteral("\u2248 "));
+        if (scene.change)
+            light += QStringLiteral(" \u2192 ") + toQt(print(scene.change->to));
+        facts << light;
+    }
+    painter.drawText(text.adjusted(0, 18, 0, 0), Qt::AlignLeft | Qt::AlignTop,
+                     elided(facts.join(QStringLiteral(" \u00b7 ")), painter.font(), text.width()));
+    painter.setPen(t.ink);
+    const auto& hazards = scene.hazards;
+    const bool care = hazards.sun || hazards.water || hazards.mains || hazards.heights;
+    const double room = text.width() - (care ? 20 : 0);
+    painter.drawText(text, Qt::AlignLeft | Qt::AlignBottom,
+                     elided(needsOf(scene).join(QStringLiteral(" \u00b7 ")), painter.font(), room));
+    if (care)
+        drawSeverity(painter, QRectF(text.right() - 14, text.bottom() - 15, 14, 14),
+                     Severity::Caution, false, t);
+}
+
+void DaysBand::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    const auto& t = m_style.colours();
+    for (std::size_t row = 0; row < m_days.size(); ++row) {
+        const QRectF head(0, static_cast<double>(row) * kRow, kDayHead - 8, kRow - kGap);
+        painter.setFont(Style::font(TextRole::Head));
+        painter.setPen(t.ink);
+        painter.drawText(head.adjusted(0, 22, 0, 0), Qt::AlignHCenter | Qt::AlignTop,
+                         QString::number(m_days[row]));
+        painter.setFont(Style::font(TextRole::Secondary));
+        painter.setPen(t.muted);
+        painter.drawText(head.adjusted(0, 6, 0, 0), Qt::AlignHCenter | Qt::AlignTop, tr("Day"));
+    }
+    for (const auto& slate : m_slates)
+        paintSlate(painter, slate);
+}
+
+} // namespace bslate::app

@@ -1,0 +1,85 @@
+#pragma once
+
+#include "app/style/style.h"
+#include "core/verdict/lattice.h"
+
+#include <QWidget>
+
+#include <string>
+#include <vector>
+
+namespace bslate::app {
+
+/// The mode lattice as a picture: frame rates across, codec and size down, sensor areas as
+/// layers. Each cell shows bit rate, record time and marks for what it costs; a cell that cannot
+/// be used is hatched and says why in a word. The cursor moves by arrow keys or mouse; nothing
+/// changes until a cell is chosen.
+class LatticeCanvas : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit LatticeCanvas(const Style& style, QWidget* parent = nullptr);
+
+    /// Shows a lattice whose pointers stay valid until the next call; `mode` and `rate` are what
+    /// the setup records now, and the cursor goes there unless `keepCursor`.
+    void show(const Lattice* lattice, const Camera* camera, const std::string& mode, FrameRate rate,
+              bool keepCursor);
+
+    /// The cell under the cursor; null when there is none.
+    [[nodiscard]] const ModeCell* current() const;
+
+    /// Shows one sensor area only, or all (empty id): the layers of the lattice.
+    void setLayer(const std::string& area);
+    [[nodiscard]] const std::string& layer() const { return m_layer; }
+    void nextLayer();
+    /// Hides rows and rates in which nothing can be used.
+    void setOnlyOpen(bool on);
+    [[nodiscard]] bool onlyOpen() const { return m_onlyOpen; }
+
+    /// Where a cell is drawn, for tests and for keeping it in view; empty when it is hidden.
+    [[nodiscard]] QRectF boxOf(const std::string& mode, FrameRate rate) const;
+
+    QSize sizeHint() const override;
+    QSize minimumSizeHint() const override;
+
+signals:
+    void moved();  ///< the cursor or the layer
+    void chosen(); ///< Return or a double click on the cell under the cursor
+    void cursorAt(QRect cell);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
+    bool event(QEvent* event) override;
+
+private:
+    [[nodiscard]] QRectF box(int row, int column) const;
+    [[nodiscard]] const ModeCell* cell(int row, int column) const;
+    [[nodiscard]] QPoint cellUnder(QPointF point) const; ///< column, row; -1 for none
+    void arrange();
+    void moveTo(int row, int column);
+    void tellCursor();
+    void paintHeader(QPainter& painter) const;
+    void paintRowHead(QPainter& painter, int row) const;
+    void paintCell(QPainter& painter, int row, int column) const;
+    void paintOpen(QPainter& painter, const QRectF& area, const ModeCell& shown, bool now) const;
+
+    const Style& m_style;
+    const Lattice* m_lattice = nullptr;
+    const Camera* m_camera = nullptr;
+    std::string m_mode; ///< recorded now
+    FrameRate m_rate;
+    std::string m_layer;
+    bool m_onlyOpen = false;
+    std::vector<std::size_t> m_rows;    ///< shown ones
+    std::vector<std::size_t> m_columns; ///< shown ones
+    int m_row = 0;
+    int m_column = 0;
+};
+
+/// The words for a cell, as read by assistive technology and shown in its tip.
+[[nodiscard]] QString cellText(const ModeCell& cell);
+
+} // namespace bslate::app

@@ -1,0 +1,66 @@
+#pragma once
+
+#include "app/document/actions.h"
+#include "app/style/style.h"
+#include "core/verdict/lattice.h"
+
+#include <QWidget>
+
+class QLabel;
+class QPushButton;
+class QScrollArea;
+
+namespace bslate::app {
+
+class CellDetail;
+class LatticeCanvas;
+class OpticsPicture;
+
+/// The Record step: the camera's mode lattice for this scene, what the cell under the cursor
+/// would change, and what the lens sees with it.
+class RecordView : public QWidget {
+    Q_OBJECT
+
+public:
+    RecordView(Actions& actions, const Style& style, QWidget* parent = nullptr);
+
+    [[nodiscard]] LatticeCanvas& lattice() { return *m_canvas; }
+    void refresh();
+
+signals:
+    void compareRequested();
+
+protected:
+    void keyPressEvent(QKeyEvent* event) override;
+    void paintEvent(QPaintEvent* event) override;
+    void showEvent(QShowEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+
+private:
+    void buildHeader(class QVBoxLayout& column);
+    void showCursor();
+    void showOptics(const Evaluation* now, const Setup& setup, const ModeCell* cell);
+    void choose();
+    void open(int index);
+    void applyMode(const Setup& to);
+    [[nodiscard]] QString subtitle(const SetupContext& context) const;
+
+    Actions& m_actions;
+    const Style& m_style;
+    QLabel* m_title;
+    QLabel* m_subtitle;
+    QPushButton* m_layer;
+    QPushButton* m_only;
+    QPushButton* m_compare;
+    QScrollArea* m_scroll;
+    LatticeCanvas* m_canvas;
+    CellDetail* m_detail;
+    OpticsPicture* m_optics;
+
+    ShootDocument::Value m_value; ///< keeps what the lattice points into alive
+    QString m_setupId;
+    Lattice m_lattice;
+    std::vector<Opening> m_openings;
+};
+
+} // namespace bslate::app

@@ -1,0 +1,452 @@
+#include "core/shoot/scene_line.h"
+
+#include "core/quantity/number_text.h"
+#include "core/quantity/parse.h"
+#include "core/quantity/print.h"
+#include "core/quantity/scan.h"
+
+#include <algorithm>
+#include <array>
+#include <cctype>
+#include <optional>
+
+namespace bslate {
+namespace {
+
+constexpr std::size_t kLongest = 400;
+
+struct LightWord {
+    std::string_view word;
+    DescribedLight light;
+};
+constexpr std::array kLightWords = {LightWord{"sun", DescribedLight::DirectSun},
+                                    LightWord{"hazy", DescribedLight::HazySun},
+                                    LightWord{"overcast", DescribedLight::Overcast},
+                                    LightWord{"shade", DescribedLight::OpenShade},
+                                    LightWord{"dusk", DescribedLight::Dusk},
+                                    LightWord{"night", DescribedLight::NightStreet},
+                                    LightWord{"office", DescribedLight::Office},
+                                    LightWord{"home", DescribedLight::Domestic},
+                                    LightWord{"candle", DescribedLight::Candle}};
+
+struct SourceWord {
+    std::string_view word;
+    SourceKind kind;
+};
+constexpr std::array kSourceWords = {
+    SourceWord{"bulbs", SourceKind::Filament}, SourceWord{"tubes", SourceKind::Ballast},
+    SourceWord{"panels", SourceKind::Electronic}, SourceWord{"dimmed", SourceKind::DimmedLed}};
+
+bool isDigit(char c) {
+    return c >= '0' && c <= '9';
+}
+
+// Split at spaces; a comma ends a word but never splits one, so that "4,5lx" is not read as 5 lx.
+std::vector<std::string> wordsOf(std::string_view text) {
+    std::vector<std::string> words;
+    std::string word;
+    const auto finish = [&] {
+        while (!word.empty() && (word.back() == ',' || word.back() == ';'))
+            word.pop_back();
+        if (!word.empty())
+            words.push_back(std::move(word));
+        word.clear();
+    };
+    for (const char c : text) {
+        if (c == ' ' || c == '\t')
+            finish();
+        else
+            word += c;
+    }
+    finish();
+    return words;
+}
+
+// "2A", "14", "3": digits with at most one letter.
+bool isSceneNumber(std::string_view word) {
+    std::size_t digits = 0;
+    while (digits < word.size() && isDigit(word[digits]))
+        ++digits;
+    const bool letter =
+        digits + 1 == word.size() && std::isalpha(static_cast<unsigned char>(word.back()));
+    return digits > 0 && digits <= 4 && (digits == word.size() || letter);
+}
+
+struct Reader {
+    std::vector<std::string> words;
+    std::size_t at = 0;
+    SceneLine line;
+    std::optional<LightReading> reading;
+    bool takeSeen = false;
+    std::optional<Error> error;
+
+    // `count` words from here were understood as `part`.
+    bool take(LinePart part, std::size_t count = 1) {
+        std::string text = words[at];
+        for (std::size_t i = 1; i < count; ++i)
+            text += " " + words[at + i];
+        line.pieces.push_back({part, std::move(text)});
+        at += count;
+        return true;
+    }
+
+    [[nodiscard]] std::string pair() const {
+        return at + 1 < words.size() ? words[at] + " " + words[at + 1] : std::string();
+    }
+
+    bool number();
+    bool word();
+    bool day();
+    bool light();
+    bool change();
+    bool source();
+    bool depth();
+    bool motion();
+    bool length();
+    bool small();
+    void next();
+    void finish();
+};
+
+bool Reader::number() {
+    if (at != 0 || !isSceneNumber(words[0]))
+        return false;
+    line.scene.number = words[0];
+    return take(LinePart::Number);
+}
+
+bool Reader::word() {
+    auto& scene = line.scene;
+    const std::string typed = lowered(words[at]);
+    if (typed == "int" || typed == "ext") {
+        scene.place = typed == "int" ? Place::Interior : Place::Exterior;
+        return take(LinePart::Place);
+    }
+    if (typed == "talk" || typed == "sound" || typed == "mute" || typed == "mos") {
+        scene.sound = typed == "talk" || typed == "sound";
+        return take(LinePart::Sound);
+    }
+    bool* const hazard = typed == "water"     ? &scene.hazards.water
+                         : typed == "heights" ? &scene.hazards.heights
+                         : typed == "mains"   ? &scene.hazards.mains
+                         : typed == "sunshot" ? &scene.hazards.sun
+                                              : nullptr;
+    if (hazard) {
+        *hazard = true;
+        return take(LinePart::Hazard);
+    }
+    for (const auto& known : kLightWords)
+        if (known.word == typed) {
+            scene.described = known.light;
+            return take(LinePart::Described);
+        }
+    return false;
+}
+
+bool Reader::day() {
+    const std::string typed = lowered(words[at]);
+    const std::string_view digits =
+        std::string_view(typed).substr(typed.starts_with("day") ? 3
+                                       : typed.starts_with("d") ? 1
+                                                                : typed.size());
+    const bool number =
+        !digits.empty() && digits.size() <= 4 && std::all_of(digits.begin(), digits.end(), isDigit);
+    if (number && std::stoi(std::string(digits)) > 0) {
+        line.scene.day = std::stoi(std::string(digits));
+        return take(LinePart::Day);
+    }
+    if (const auto time = parseTimeOfDay(typed); time && typed.find(':') == 2) {
+        line.scene.start = *time;
+        return take(LinePart::Start);
+    }
+    return false;
+}
+
+bool Reader::light() {
+    for (const std::size_t count : {std::size_t{1}, std::size_t{2}}) {
+        const std::string text = count == 1 ? words[at] : pair();
+        // A lone "EV" or number must wait for its partner.
+        if (const auto value = parseLightReading(text)) {
+            reading = *value;
+            return take(LinePart::Reading, count);
+        }
+    }
+    return false;
+}
+
+// "to EV14.6 in 40min" or ">EV14.6/40min".
+bool Reader::change() {
+    const std::string typed = words[at];
+    if (typed.front() == '>' || typed.starts_with("\u2192")) {
+        const auto slash = typed.rfind('/');
+        if (slash == std::string::npos)
+            return false;
+        const std::size_t arrow = typed.front() == '>' ? 1 : 3;
+        const auto to = parseLightReading(typed.substr(arrow, slash - arrow));
+        const auto over = parseDuration(typed.substr(slash + 1));
+        if (!to || !over)
+            return false;
+        line.scene.change = LightChange{*to, *over};
+        return take(LinePart::Change);
+    }
+    if (lowered(typed) != "to")
+        return false;
+    for (std::size_t count = 1; count <= 2; ++count) { // "EV14.6" or "EV 14.6"
+        const std::size_t in = at + 1 + count;
+        if (in + 1 >= words.size() || lowered(words[in]) != "in")
+            continue;
+        const auto to =
+            parseLightReading(count == 1 ? words[at + 1] : words[at + 1] + " " + words[at + 2]);
+        const auto over = parseDuration(words[in + 1]);
+        if (!to || !over)
+            continue;
+        line.scene.change = LightChange{*to, *over};
+        return take(LinePart::Change, count + 3);
+    }
+    return false;
+}
+
+bool Reader::source() {
+    const std::string typed = lowered(words[at]);
+    auto& sources = line.scene.sources;
+    for (const auto& known : kSourceWords)
+        if (known.word == typed) {
+            sources.push_back({words[at], known.kind, {}, {}});
+            return take(LinePart::Source);
+        }
+    if (!typed.ends_with("hz"))
+        return false;
+    const auto pulses = parseHertz(typed);
+    if (!pulses)
+        return false;
+    if (sources.empty())
+        sources.push_back({words[at], SourceKind::DimmedLed, {}, {}});
+    sources.back().pulses = *pulses;
+    return take(LinePart::Source);
+}
+
+bool Reader::depth() {
+    const std::string typed = lowered(words[at]);
+    if (typed.front() != 't' || typed.size() < 2 || !isDigit(typed[1]))
+        return false;
+    const auto dash = typed.find('-');
+    const auto wide = parseTStop(typed.substr(0, dash));
+    const auto narrow = dash == std::string::npos ? wide : parseTStop(typed.substr(dash + 1));
+    if (!wide || !narrow)
+        return false;
+    line.scene.depth = DepthWish{std::min(*wide, *narrow), std::max(*wide, *narrow)};
+    return take(LinePart::Depth);
+}
+
+bool Reader::motion() {
+    const std::string typed = lowered(words[at]);
+    if (typed.ends_with("w/s")) {
+        const auto number = scan(typed.substr(0, typed.size() - 3), "frame widths a second");
+        if (!number || !number->unit.empty() || number->value < 0 || number->value > 1000)
+            return false;
+        line.scene.subjectSpeed = number->value;
+        return take(LinePart::Speed);
+    }
+    if (!(typed.front() == 'x' || typed.back() == 'x') || typed.size() < 2)
+        return false;
+    const auto factor = parseFactor(typed);
+    if (!factor)
+        return false;
+    line.scene.slowMotion = *factor;
+    return take(LinePart::SlowMotion);
+}
+
+bool Reader::length() {
+    auto& scene = line.scene;
+    const auto named = [](const std::string& word) {
+        return word.find_first_of("hms") != std::string::npos && isDigit(word.front());
+    };
+    if (lowered(words[at]) == "all" && at + 1 < words.size() && named(words[at + 1])) {
+        if (const auto footage = parseDuration(words[at + 1])) {
+            scene.footage = *footage;
+            return take(LinePart::Footage, 2);
+        }
+        return false;
+    }
+    for (const std::size_t count : {std::size_t{1}, std::size_t{2}}) {
+        const std::string text = count == 1 ? words[at] : pair();
+        if (text.empty() || !named(lowered(text)) ||
+            (count == 2 && !std::all_of(words[at].begin(), words[at].end(), isDigit)))
+            continue;
+        const auto time = parseDuration(text);
+        if (!time)
+            continue;
+        (takeSeen ? scene.footage : scene.longestTake) = *time;
+        const bool second = takeSeen;
+        takeSeen = true;
+        return take(second ? LinePart::Footage : LinePart::LongestTake, count);
+    }
+    return false;
+}
+
+bool Reader::small() {
+    const std::string typed = lowered(words[at]);
+    const bool number = isDigit(typed.front()) || typed.front() == '-';
+    if (!number)
+        return false;
+    if (typed.ends_with("deg") || typed.ends_with("\u00b0"))
+        if (const auto view = parseDegrees(typed)) {
+            line.scene.view = *view;
+            return take(LinePart::View);
+        }
+    if (typed.ends_with("c"))
+        if (const auto ambient = parseCelsius(typed)) {
+            line.scene.ambient = *ambient;
+            return take(LinePart::Ambient);
+        }
+    return false;
+}
+
+void Reader::next() {
+    if (number() || change() || word() || day() || source() || depth() || motion() || small() ||
+        length() || light())
+        return;
+    const std::string& typed = words[at];
+    // A digit in front announces a quantity: a mistyped one must not end up in the name.
+    if (isDigit(typed.front()) && typed.size() > 1 && !isSceneNumber(typed)) {
+        error =
+            Error{ErrorCode::OutOfRange,
+                  {},
+                  {},
+                  typed,
+                  "a reading such as 26cd/m2 or 108lx, a time such as 12min or 05:40, x4, T2.8, "
+                  "400Hz, 54deg or 9C"};
+        ++at;
+        return;
+    }
+    line.scene.name += (line.scene.name.empty() ? "" : " ") + typed;
+    take(LinePart::Name);
+}
+
+void Reader::finish() {
+    Patch grey;
+    grey.id = "grey";
+    grey.name = "Grey card";
+    grey.role = PatchRole::Grey;
+    if (reading) {
+        grey.reading = *reading;
+    } else if (line.scene.described) {
+        grey.reading = {middleOf(luxOf(*line.scene.described)).value(), LightUnit::Lux};
+        grey.estimated = true;
+    } else {
+        grey.estimated = true; // the default reading stands for nothing anyone has measured
+    }
+    line.scene.patches.push_back(grey);
+}
+
+std::string wordOf(DescribedLight light) {
+    for (const auto& known : kLightWords)
+        if (known.light == light)
+            return std::string(known.word);
+    return {};
+}
+
+std::string compact(std::string text) {
+    std::erase(text, ' ');
+    return text;
+}
+
+} // namespace
+
+Result<SceneLine> parseSceneLine(std::string_view text) {
+    constexpr const char* expected = "a scene such as: 2A doorway int 26cd/m2 talk 12min";
+    if (text.size() > kLongest)
+        return Error{ErrorCode::OutOfRange,
+                     {},
+                     {},
+                     std::string(text.substr(0, 40)),
+                     "a line of at most 400 characters"};
+    Reader reader;
+    reader.words = wordsOf(text);
+    while (reader.at < reader.words.size() && !reader.error)
+        reader.next();
+    if (reader.error)
+        return *reader.error;
+    if (reader.line.scene.name.empty())
+        return Error{ErrorCode::EmptyText, {}, {}, std::string(text.substr(0, 40)), expected};
+    reader.finish();
+    return reader.line;
+}
+
+std::string lineOf(const Scene& scene) {
+    std::string line;
+    const auto add = [&](const std::string& piece) {
+        if (!piece.empty())
+            line += (line.empty() ? "" : " ") + piece;
+    };
+    add(scene.number);
+    add(scene.name);
+    if (scene.day > 1)
+        add("day" + std::to_string(scene.day));
+    if (scene.start)
+        add(spellTimeOfDay(*scene.start));
+    add(scene.place == Place::Interior ? "int" : scene.place == Place::Exterior ? "ext" : "");
+    const auto* grey = greyCard(scene);
+    if (grey && !grey->estimated)
+        add(compact(spell(grey->reading)));
+    if (scene.described)
+        add(wordOf(*scene.described));
+    if (scene.change)
+        add(">" + compact(spell(scene.change->to)) + "/" +
+            compact(spellDuration(scene.change->over)));
+    for (const auto& source : scene.sources) {
+        for (const auto& known : kSourceWords)
+            if (known.kind == source.kind)
+                add(std::string(known.word));
+        if (source.pulses)
+            add(compact(spell(*source.pulses)));
+    }
+    if (scene.depth)
+        add(spell(scene.depth->widest) + "-" + spell(scene.depth->narrowest));
+    if (scene.subjectSpeed > 0)
+        add(exact(scene.subjectSpeed) + "w/s");
+    if (scene.slowMotion.value() != 1)
+        add(spellFactor(scene.slowMotion));
+    add(scene.sound ? "talk" : "mute");
+    if (scene.longestTake.value() > 0)
+        add(compact(spellDuration(scene.longestTake)));
+    if (scene.footage.value() > 0)
+        add("all " + compact(spellDuration(scene.footage)));
+    if (scene.view)
+        add(compact(spell(*scene.view)));
+    if (scene.ambient)
+        add(compact(spell(*scene.ambient)));
+    add(scene.hazards.water ? "water" : "");
+    add(scene.hazards.heights ? "heights" : "");
+    add(scene.hazards.mains ? "mains" : "");
+    add(scene.hazards.sun ? "sunshot" : "");
+    return line;
+}
+
+Scene rewritten(const Scene& scene, const SceneLine& line) {
+    Scene result = line.scene;
+    result.id = scene.id;
+    result.note = scene.note;
+    result.extra = scene.extra;
+    const auto typed = line.scene.patches.front();
+    result.patches = scene.patches;
+    // Sources keep their own names and unknown keys when their kinds are unchanged.
+    if (result.sources.size() == scene.sources.size())
+        for (std::size_t i = 0; i < result.sources.size(); ++i)
+            if (result.sources[i].kind == scene.sources[i].kind) {
+                result.sources[i].name = scene.sources[i].name;
+                result.sources[i].extra = scene.sources[i].extra;
+            }
+    for (auto& patch : result.patches)
+        if (patch.role == PatchRole::Grey) {
+            if (!typed.estimated || (result.described != scene.described && patch.estimated)) {
+                patch.reading = typed.reading;
+                patch.estimated = typed.estimated;
+            }
+            return result;
+        }
+    result.patches.insert(result.patches.begin(), typed);
+    return result;
+}
+
+} // namespace bslate

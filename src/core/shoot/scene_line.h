@@ -1,0 +1,58 @@
+#pragma once
+
+#include "core/base/result.h"
+#include "core/shoot/scene.h"
+
+#include <string>
+#include <string_view>
+#include <vector>
+
+/// A scene typed as one line, the way people jot a day down:
+/// `2A doorway int 26cd/m2 talk 12min`. Words in any order; what is not understood is the name.
+namespace bslate {
+
+/// What one piece of the line was taken for, for the preview.
+enum class LinePart {
+    Number,     ///< `2A`, first on the line
+    Day,        ///< `day2`, `d2`
+    Start,      ///< `05:40`
+    Place,      ///< `int`, `ext`
+    Reading,    ///< `26cd/m2`, `108 lx`, `EV 10.6`
+    Described,  ///< `sun`, `hazy`, `overcast`, `shade`, `dusk`, `night`, `office`, `home`, `candle`
+    Change,     ///< `to EV14.6 in 40min`, or `>EV14.6/40min`
+    Source,     ///< `bulbs`, `tubes`, `panels`, `dimmed`, `400Hz`
+    Depth,      ///< `T2.8-T5.6`, `T4`
+    Speed,      ///< `0.5w/s`: frame widths a second
+    SlowMotion, ///< `x4`, `4x`
+    Sound,      ///< `talk`, `sound`, `mute`, `mos`
+    LongestTake, ///< the first length of time: `12min`
+    Footage,     ///< a length of time after `all`, or the second one: `all 40min`
+    View,        ///< `54deg`
+    Ambient,     ///< `9C`
+    Hazard,      ///< `water`, `heights`, `mains`, `sunshot`
+    Name
+};
+
+struct LinePiece {
+    LinePart part = LinePart::Name;
+    std::string text; ///< as typed
+    friend bool operator==(const LinePiece&, const LinePiece&) = default;
+};
+
+struct SceneLine {
+    Scene scene;                   ///< id empty; a grey card patch with the reading or the estimate
+    std::vector<LinePiece> pieces; ///< in the order typed
+};
+
+/// Reads a line of at most 400 bytes. Fails with EmptyText when nothing names the scene, or
+/// OutOfRange when a piece looks like a quantity but cannot be one (the piece is in `got`).
+[[nodiscard]] Result<SceneLine> parseSceneLine(std::string_view text);
+
+/// The line that gives this scene back: what parseSceneLine understands of it.
+[[nodiscard]] std::string lineOf(const Scene& scene);
+
+/// Gives an existing scene what a line says, keeping its id, note, patches beside the grey card
+/// and unknown keys.
+[[nodiscard]] Scene rewritten(const Scene& scene, const SceneLine& line);
+
+} // namespace bslate

@@ -1,0 +1,111 @@
+#include "core/quantity/print.h"
+#include "core/shoot/scene_line.h"
+
+#include <gtest/gtest.h>
+
+namespace bslate {
+namespace {
+
+SceneLine understood(const char* text) {
+    const auto line = parseSceneLine(text);
+    EXPECT_TRUE(line.ok()) << text << (line ? "" : message(line.error()));
+    return line.valueOr({});
+}
+
+TEST(SceneLine, TheJottedLineBecomesTheScene) {
+    const auto line = understood("2A doorway int 26cd/m2 talk 12min");
+    const auto& scene = line.scene;
+    EXPECT_EQ(scene.number, "2A");
+    EXPECT_EQ(scene.name, "doorway");
+    EXPECT_EQ(scene.place, Place::Interior);
+    EXPECT_TRUE(scene.sound);
+    EXPECT_DOUBLE_EQ(scene.longestTake.value(), 720);
+    ASSERT_EQ(scene.patches.size(), 1u);
+    EXPECT_EQ(scene.patches[0].reading, (LightReading{26, LightUnit::CandelaPerM2}));
+    EXPECT_FALSE(scene.patches[0].estimated);
+    EXPECT_EQ(line.pieces.size(), 6u);
+}
+
+TEST(SceneLine, EveryPieceInAnyOrder) {
+    const auto scene =
+        understood("5A lantern walk mute dusk day2 20:50 ext dimmed 400Hz T2-T2.8 x4.17 10min "
+                   "all 1h 54deg 9C 0.5w/s to 4 lx in 30min water")
+            .scene;
+    EXPECT_EQ(scene.name, "lantern walk");
+    EXPECT_FALSE(scene.sound);
+    EXPECT_EQ(scene.described, DescribedLight::Dusk);
+    EXPECT_TRUE(scene.patches[0].estimated);
+    EXPECT_EQ(scene.day, 2);
+    EXPECT_DOUBLE_EQ(scene.start->value(), (20 * 60 + 50) * 60);
+    ASSERT_EQ(scene.sources.size(), 1u);
+    EXPECT_EQ(scene.sources[0].kind, SourceKind::DimmedLed);
+    EXPECT_EQ(scene.sources[0].pulses, Hertz(400));
+    EXPECT_EQ(scene.depth->widest, TStop(2));
+    EXPECT_DOUBLE_EQ(scene.slowMotion.value(), 4.17);
+    EXPECT_DOUBLE_EQ(scene.longestTake.value(), 600);
+    EXPECT_DOUBLE_EQ(scene.footage.value(), 3600);
+    EXPECT_EQ(scene.view, Degrees(54));
+    EXPECT_EQ(scene.ambient, Celsius(9));
+    EXPECT_DOUBLE_EQ(scene.subjectSpeed, 0.5);
+    ASSERT_TRUE(scene.change);
+    EXPECT_EQ(scene.change->to, (LightReading{4, LightUnit::Lux}));
+    EXPECT_DOUBLE_EQ(scene.change->over.value(), 1800);
+    EXPECT_TRUE(scene.hazards.water);
+}
+
+TEST(SceneLine, ReadingsMayBeTwoWordsAndUnitsAreKept) {
+    EXPECT_EQ(understood("1 causeway EV 10.6").scene.patches[0].reading,
+              (LightReading{10.6, LightUnit::EvReflected}));
+    EXPECT_EQ(understood("barn 10 fc").scene.patches[0].reading,
+              (LightReading{10, LightUnit::FootCandle}));
+    EXPECT_EQ(understood("barn 12 min").scene.longestTake, Seconds(720));
+    const auto both = understood("barn 12min 40min").scene;
+    EXPECT_EQ(both.footage, Seconds(2400)) << "the second length is the footage";
+}
+
+TEST(SceneLine, AMistypedQuantityIsNotSilentlyAName) {
+    for (const char* text :
+         {"2A doorway 26cdm", "2A doorway 12mn", "2A doorway 4,5lx", "", "   ", "2A int talk"}) {
+        const auto line = parseSceneLine(text);
+        ASSERT_FALSE(line.ok()) << text;
+        EXPECT_FALSE(line.error().expected.empty());
+    }
+    EXPECT_EQ(parseSceneLine("2A doorway 26cdm").error().got, "26cdm");
+    EXPECT_FALSE(parseSceneLine(std::string(500, 'a')).ok());
+}
+
+TEST(SceneLine, ALineGivesItsSceneBack) {
+    for (const char* text :
+         {"2A doorway int 26cd/m2 talk 12min", "6 ferry ride day2 17:00 ext overcast mute",
+          "3 shop >EV14.6/40min tubes 100lx T2.8-T4 4x talk 70min all 90min 54\u00b0 -5C water "
+          "mains",
+          "1 wheel 0.5w/s home heights sunshot mute"}) {
+        const auto scene = understood(text).scene;
+        EXPECT_EQ(understood(lineOf(scene).c_str()).scene, scene) << lineOf(scene);
+    }
+}
+
+TEST(SceneLine, RewritingKeepsWhatTheLineCannotSay) {
+    Scene scene = understood("2A doorway int 26cd/m2 talk 12min").scene;
+    scene.id = "hopper";
+    scene.note = "keep the door open";
+    scene.extra.json = R"({"x":1})";
+    Patch sky;
+    sky.id = "sky";
+    sky.role = PatchRole::Highlight;
+    scene.patches.push_back(sky);
+    const auto after = rewritten(scene, understood("2A doorway day2 52cd/m2 mute"));
+    EXPECT_EQ(after.id, "hopper");
+    EXPECT_EQ(after.note, scene.note);
+    EXPECT_EQ(after.extra, scene.extra);
+    EXPECT_EQ(after.day, 2);
+    EXPECT_EQ(after.longestTake, Seconds(0));
+    ASSERT_EQ(after.patches.size(), 2u);
+    EXPECT_EQ(after.patches[0].reading.value, 52);
+    EXPECT_EQ(after.patches[1], sky);
+    EXPECT_EQ(rewritten(scene, understood("2A doorway talk")).patches[0].reading.value, 26)
+        << "a line without a reading leaves the metered one";
+}
+
+} // namespace
+} // namespace bslate

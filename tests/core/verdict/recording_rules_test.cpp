@@ -1,0 +1,190 @@
+// What the mode, the take, the light and the other setups bring into the verdict.
+#include "core/verdict/judge.h"
+#include "support/sample_recording.h"
+
+#include <gtest/gtest.h>
+
+#include <functional>
+
+namespace bslate {
+namespace {
+
+using sample::Bench;
+using sample::fps;
+
+struct Shown {
+    const char* name;
+    std::function<void(Bench&)> change;
+    const char* key;
+    Severity severity;
+    const char* title;  ///< a part of it
+    const char* remedy; ///< title of the first one; empty for none
+};
+
+class RecordingRule : public ::testing::TestWithParam<Shown> {};
+
+TEST_P(RecordingRule, SaysItAndItsRemedyCuresIt) {
+    const auto& shown = GetParam();
+    Bench bench;
+    shown.change(bench);
+    const auto& setup = bench.shoot.setups[0];
+    const auto verdict = judge(bench.shoot, setup);
+    const auto* finding = verdict.find(shown.key);
+    ASSERT_NE(finding, nullptr);
+    EXPECT_EQ(finding->severity, shown.severity);
+    EXPECT_NE(titleOf(*finding).find(shown.title), std::string::npos) << titleOf(*finding);
+    EXPECT_EQ((titleOf(*finding) + reasonOf(*finding)).find('{'), std::string::npos)
+        << reasonOf(*finding);
+    EXPECT_EQ(finding->remedies.empty() ? "" : titleOf(finding->remedies[0]), shown.remedy);
+    for (const auto& remedy : finding->remedies) {
+        const auto after = applied(bench.shoot, remedy.edit);
+        const auto cured = judge(after, after.setups[0]);
+        EXPECT_EQ(cured.find(shown.key), nullptr) << titleOf(remedy);
+    }
+}
+
+void secondCamera(Bench& bench) {
+    Setup other = bench.shoot.setups[0];
+    other.id = "b";
+    other.number = "2B";
+    other.camera = "times";
+    bench.shoot.setups.push_back(other);
+}
+
+const Shown kShown[] = {
+    {"ModeExcluded", [](Bench& b) { b.shoot.setups[0].rate = fps(48); }, "mode-excluded",
+     Severity::Fault, "not possible", "lean, 60"},
+    {"NeedsPower", [](Bench& b) { b.camera.modes[0].externalPower = true; }, "mode-excluded",
+     Severity::Fault, "not possible", "Plug in external power"},
+    {"ProfileNotInMode",
+     [](Bench& b) {
+         b.camera.modes[0].profiles = {"recorded"};
+         b.camera.profiles = {"index", "recorded"};
+     },
+     "mode-excluded", Severity::Fault, "not possible", "Profile recorded"},
+    {"EightBitsAndLog",
+     [](Bench& b) {
+         b.shoot.setups[0].mode = "lean";
+         b.shoot.kit.profiles[1].ready = true;
+         b.camera.profiles = {"index", "recorded"};
+     },
+     "eight-bit-log", Severity::Caution, "8 bits", "Profile recorded"},
+    {"ThinForTheGrade", [](Bench& b) { b.camera.modes[0].rates[0].bitRate = DataRate(100e6); },
+     "bits-low", Severity::Caution, "0.50 bits a pixel", "lean, 24"},
+    {"SoundLost", [](Bench& b) { b.camera.modes[0].sound = false; }, "sound-lost", Severity::Fault,
+     "No sound", "lean, 24"},
+    {"ClipLimit",
+     [](Bench& b) {
+         b.camera.modes[0].clipLimit = Seconds(1799);
+         b.shoot.scenes[0].longestTake = Seconds(4200);
+     },
+     "clip-limit-short", Severity::Fault, "29 min 59 s, the take lasts 70 min", "lean, 24"},
+    {"Heat",
+     [](Bench& b) {
+         b.camera.modes[0].heat = {{Celsius(25), Seconds(2700)}, {Celsius(35), Seconds(1200)}};
+         b.shoot.scenes[0].ambient = Celsius(30);
+         b.shoot.scenes[0].longestTake = Seconds(1500);
+     },
+     "heat-short", Severity::Fault, "after 20 min", "lean, 24"},
+    {"CardTooSmall",
+     [](Bench& b) {
+         b.shoot.kit.cards[1].capacity = DataSize(64e9); // and 128 GB at 240 Mb/s: 71 min
+         b.shoot.scenes[0].longestTake = Seconds(5400);
+     },
+     "card-short", Severity::Fault, "the take 90 min", "lean, 24"},
+    {"SlowMotion",
+     [](Bench& b) {
+         b.shoot.scenes[0].slowMotion = Magnification(2.5);
+         b.shoot.scenes[0].sound = false;
+         b.shoot.kit.cards.clear();
+     },
+     "slow-motion-off", Severity::Caution, "not 2.5", "Capture at 60"},
+    {"TooBrightWithoutNd",
+     [](Bench& b) {
+         b.shoot.kit.profiles[0].minimum = ExposureIndex(800);
+         for (auto& patch : b.shoot.scenes[0].patches)
+             patch.reading.value *= 4;
+     },
+     "too-bright-at-minimum", Severity::Caution, "ISO 800 is too much", "ND, 3.0 stops"},
+    {"Estimated",
+     [](Bench& b) {
+         b.shoot.scenes[0].described = DescribedLight::Office;
+         for (auto& patch : b.shoot.scenes[0].patches)
+             patch.estimated = true;
+     },
+     "light-estimated", Severity::Caution, "estimate", ""},
+    {"CropTooTight",
+     [](Bench& b) {
+         auto& lens = b.shoot.kit.lenses[0];
+         lens.shortest = Millimetres(24);
+         lens.longest = Millimetres(70);
+         b.shoot.setups[0].focal = Millimetres(35);
+         b.shoot.setups[0].mode = "fast";
+         b.shoot.setups[0].rate = fps(120);
+         b.shoot.scenes[0].view = Degrees(53); // 24 mm on the 24 mm wide centre
+     },
+     "crop-too-tight", Severity::Caution, "35 mm frames like 52.5 mm: too tight", "Zoom to 24.1 mm"},
+    {"CamerasRate",
+     [](Bench& b) {
+         secondCamera(b);
+         b.shoot.setups[1].rate = fps(60);
+     },
+     "cameras-rate:2B", Severity::Caution, "does not match in rate", ""},
+    {"CamerasDepth",
+     [](Bench& b) {
+         secondCamera(b);
+         b.shoot.kit.cameras[1].codecs[0].depth = BitDepth{8};
+     },
+     "cameras-depth:2B", Severity::Caution, "bit depth", ""},
+    {"CamerasGamut",
+     [](Bench& b) {
+         secondCamera(b);
+         b.shoot.setups[1].profile = "recorded";
+         b.shoot.kit.profiles[1].gamut.red.x += 0.05;
+     },
+     "cameras-gamut:2B", Severity::Note, "another gamut", ""},
+};
+
+INSTANTIATE_TEST_SUITE_P(All, RecordingRule, ::testing::ValuesIn(kShown),
+                         [](const auto& shown) { return shown.param.name; });
+
+TEST(RecordingRules, AScenePlannedWellHasNoneOfThem) {
+    Bench bench;
+    bench.shoot.kit.filters.clear();
+    const auto verdict = judge(bench.shoot, bench.shoot.setups[0]);
+    for (const char* id :
+         {"mode-excluded", "eight-bit-log", "bits-low", "sound-lost", "clip-limit-short",
+          "heat-short", "card-short", "slow-motion-off", "crop-too-tight", "light-estimated"})
+        EXPECT_EQ(verdict.find(id), nullptr) << id;
+    EXPECT_NE(verdict.find("records-well"), nullptr);
+}
+
+TEST(RecordingRules, AnotherRateRegionThanTheSetupBeforeIsTold) {
+    Bench bench;
+    bench.camera.rateSets = {{"24.00", {fps(24)}, {}}, {"59.94", {fps(60)}, {}}};
+    bench.camera.regionSwitch = "restarts the body";
+    bslate::Setup later = bench.shoot.setups[0];
+    later.id = "later";
+    later.rate = fps(60);
+    bench.shoot.setups.push_back(later);
+    EXPECT_EQ(judge(bench.shoot, bench.shoot.setups[0]).find("region-switch:2A"), nullptr);
+    const auto verdict = judge(bench.shoot, bench.shoot.setups[1]);
+    const auto* finding = verdict.find("region-switch:2A");
+    ASSERT_NE(finding, nullptr);
+    EXPECT_EQ(reasonOf(*finding),
+              "Setup 2A ran in 24.00, this one needs 59.94: it restarts the body.");
+    bench.camera.rateSets[0].rates.push_back(fps(60));
+    const auto shared = judge(bench.shoot, bench.shoot.setups[1]);
+    EXPECT_EQ(shared.find("region-switch:2A"), nullptr);
+}
+
+// The brief reaches the verdict: the grade decides what is thin.
+TEST(RecordingRules, TheGradeDecidesWhatIsThin) {
+    Bench bench;
+    bench.camera.modes[0].rates[0].bitRate = DataRate(100e6);
+    bench.shoot.brief.grade = GradeWeight::Light;
+    EXPECT_EQ(judge(bench.shoot, bench.shoot.setups[0]).find("bits-low"), nullptr);
+}
+
+} // namespace
+} // namespace bslate
