@@ -113,6 +113,8 @@ IsoRule isoRuleFrom(const Json& json, const std::string& place, ReadState& state
         rule.minimum = node.quantity("minimum_iso", parseExposureIndex);
     if (node.has("maximum_iso"))
         rule.maximum = node.quantity("maximum_iso", parseExposureIndex);
+    if (rule.minimum && rule.maximum && *rule.maximum < *rule.minimum)
+        node.fail(ErrorCode::OutOfRange, "maximum_iso", {}, "no less than minimum_iso");
     rule.extra = node.extra();
     return rule;
 }

@@ -56,10 +56,10 @@ Json lensJson(const Lens& lens) {
                  {"name", lens.name},
                  {"widest", spell(lens.widest)},
                  {"narrowest", spell(lens.narrowest)}};
-    if (lens.shortest.value() > 0) {
+    if (lens.shortest.value() > 0)
         node["shortest"] = spell(lens.shortest);
+    if (lens.longest.value() > 0)
         node["longest"] = spell(lens.longest);
-    }
     if (lens.wideF)
         node["widest_f"] = spell(*lens.wideF);
     if (lens.closest)

@@ -93,14 +93,15 @@ TEST_F(Access, EveryPaintedControlHasNameRoleAndValue) {
 }
 
 TEST_F(Access, EveryFocusableControlHasANameOrAText) {
-    for (const int step : {MainWindow::Brief, MainWindow::Light}) {
+    for (const int step : {MainWindow::Brief, MainWindow::Light, MainWindow::Record}) {
         window->showStep(step);
         for (auto* widget : window->findChildren<QWidget*>()) {
             if (!widget->isVisible() || !(widget->focusPolicy() & Qt::TabFocus))
                 continue;
             if (widget->objectName().startsWith(QStringLiteral("qt_")) ||
                 widget->inherits("QScrollArea") || widget == &window->light() ||
-                widget->inherits("bslate::app::BriefView"))
+                widget->inherits("bslate::app::BriefView") ||
+                widget->inherits("bslate::app::RecordView"))
                 continue;
             auto* access = QAccessible::queryAccessibleInterface(widget);
             EXPECT_FALSE(access->text(QAccessible::Name).isEmpty())

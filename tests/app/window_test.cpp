@@ -134,7 +134,7 @@ TEST_F(Window, BrokenFilesLeaveTheDocumentAndSayWhere) {
     const QByteArray bytes = good.readAll();
     write(file("cut.bslate"), bytes.left(bytes.size() / 2));
     write(file("unit.bslate"), QByteArray(bytes).replace("\"T", "\"K"));
-    write(file("newer.bslate"), QByteArray(bytes).replace("\"version\": 1,\n  \"title\"",
+    write(file("newer.bslate"), QByteArray(bytes).replace("\"version\": 2,\n  \"title\"",
                                                           "\"version\": 7,\n  \"title\""));
     const std::pair<const char*, const char*> table[] = {{"cut.bslate", "line "},
                                                          {"unit.bslate", "/kit/lenses/0/widest"},
@@ -266,7 +266,8 @@ TEST_F(Window, TheSetupSheetChecksWhatIsTyped) {
     EXPECT_TRUE(problem->text().contains(QStringLiteral("23.976"))) << "says what is accepted";
     rate->setText(QStringLiteral("31"));
     sheet.accept();
-    EXPECT_TRUE(problem->text().contains(QStringLiteral("24, 25, 50"))) << "says what the mode has";
+    EXPECT_TRUE(problem->text().contains(QStringLiteral("24, 25, 29.97")))
+        << "says what the mode has";
     rate->setText(QStringLiteral("50"));
     sheet.accept();
     EXPECT_EQ(sheet.result().rate.perSecond, Rational(50, 1));
@@ -279,7 +280,9 @@ TEST_F(Window, TheSetupSheetChecksWhatIsTyped) {
 TEST_F(Window, BriefAddsScenesAndPatchesInAnyUnit) {
     window->showStep(MainWindow::Brief);
     auto* brief = window->findChild<BriefView*>();
-    QTest::mouseClick(brief->findChild<QPushButton*>(QStringLiteral("add-scene")), Qt::LeftButton);
+    auto* line = brief->findChild<QLineEdit*>(QStringLiteral("scene-line"));
+    QTest::keyClicks(line, QStringLiteral("7A loft int 300lx mute"));
+    QTest::keyClick(line, Qt::Key_Return);
     const auto& scenes = window->document().shoot().scenes;
     ASSERT_EQ(scenes.size(), 8u);
     EXPECT_EQ(brief->sceneId(), toQt(scenes.back().id));

@@ -173,5 +173,63 @@ TEST(Cli, BadInputIsTwoWithAMessageThatNamesThePlace) {
     EXPECT_EQ(ran({"--help"}).code, kGood);
 }
 
+// ---- modes and validate
+
+TEST(CliModes, ListsEveryCellWithReasonsAndCosts) {
+    const auto all =
+        ran({"modes", "--kit", kKit, "--camera", "tarn-6", "--profile", "tarn-log", "--json"});
+    ASSERT_EQ(all.code, kGood) << all.err;
+    const auto json = all.json();
+    int closed = 0;
+    for (const auto& cell : json["cells"]) {
+        EXPECT_EQ(cell["available"].get<bool>(), cell["reasons"].empty());
+        closed += cell["available"].get<bool>() ? 0 : 1;
+        if (cell["available"].get<bool>()) {
+            const double pixels = cell["width_px"].get<double>() * cell["height_px"].get<double>();
+            EXPECT_GT(cell["bit_rate_bps"].get<double>(), 1e6);
+            EXPECT_GT(cell["bits_per_pixel"].get<double>() * pixels, 0);
+        }
+    }
+    EXPECT_EQ(json["cells"].size(), 9u * 7u) << "nine modes, seven rates";
+    EXPECT_GT(closed, 10);
+}
+
+TEST(CliModes, OneRateSaysWhyInWords) {
+    const auto one = ran({"modes", "--kit", kKit, "--camera", "sedge-2", "--rate", "48", "--json"});
+    ASSERT_EQ(one.code, kGood);
+    const auto cells = one.json()["cells"];
+    ASSERT_EQ(cells.size(), 4u);
+    EXPECT_EQ(cells[0]["reasons"][0], "MP4 (H.265) has no 48");
+    EXPECT_EQ(cells[0]["opens_with"][0], "nearest open: UHD long 8-bit at 48");
+    const auto plain = ran({"modes", "--kit", kKit, "--camera", "sedge-2", "--rate", "120"});
+    EXPECT_NE(plain.out.find("1.5 crop"), std::string::npos);
+    EXPECT_NE(plain.out.find("no autofocus"), std::string::npos);
+}
+
+TEST(CliModes, WrongNamesSayWhatThereIs) {
+    const auto camera = ran({"modes", "--kit", kKit, "--camera", "none"});
+    EXPECT_EQ(camera.code, kBadInput);
+    EXPECT_NE(camera.err.find("tarn-6, sedge-2, pip"), std::string::npos);
+    EXPECT_EQ(ran({"modes", "--kit", kKit, "--camera", "pip", "--rate", "fast"}).code, kBadInput);
+    EXPECT_EQ(ran({"modes", "--kit", kKit, "--camera", "pip", "--profile", "x"}).code, kBadInput);
+}
+
+TEST(CliValidate, KnowsKitsAndShootsAndNamesThePlaceOfAFault) {
+    EXPECT_EQ(ran({"validate", kKit}).code, kGood);
+    EXPECT_EQ(ran({"validate", kShoot, "--json"}).json()["format"], "bright-slate-shoot");
+    TemporaryFolder folder;
+    auto json = Json::parse(slurp(kKit));
+    json["cameras"][1]["modes"][0]["codec"] = "gone";
+    spit(folder / "bad.bskit.json", json.dump());
+    const auto bad = ran({"validate", (folder / "bad.bskit.json").string()});
+    EXPECT_EQ(bad.code, kBadInput);
+    EXPECT_NE(bad.err.find("/cameras/1/modes/0/codec"), std::string::npos) << bad.err;
+    json["version"] = 99;
+    spit(folder / "new.bskit.json", json.dump());
+    EXPECT_NE(ran({"validate", (folder / "new.bskit.json").string()}).err.find("newer"),
+              std::string::npos);
+    EXPECT_EQ(ran({"validate", "/nonexistent"}).code, kBadInput);
+}
+
 } // namespace
 } // namespace bslate::cli

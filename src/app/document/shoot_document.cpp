@@ -125,7 +125,7 @@ std::vector<Setup> neighboursOf(const Shoot& shoot, const Setup& setup) {
     std::vector<Setup> result;
     if (const auto* earlier = earlierOnCamera(shoot, setup))
         result.push_back(*earlier);
-    for (const auto* other : othersOnScene(shoot, setup))
+    for (const auto* other : otherCamerasOnScene(shoot, setup))
         result.push_back(*other);
     return result;
 }

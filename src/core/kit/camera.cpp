@@ -43,7 +43,7 @@ IsoDial isoDial(const Camera& camera, const Profile& profile, std::string_view c
             continue;
         dial.behaviour = rule.behaviour;
         dial.minimum = rule.minimum.value_or(dial.minimum);
-        dial.maximum = rule.maximum.value_or(dial.maximum);
+        dial.maximum = std::max(rule.maximum.value_or(dial.maximum), dial.minimum);
         break;
     }
     return dial;

@@ -18,8 +18,8 @@ Magnification cropFactor(Millimetres whole, Millimetres area) {
     return Magnification(whole.value() / area.value());
 }
 
-Millimetres equivalentFocal(Millimetres focal, Magnification crop) {
-    return focal * crop.value();
+Millimetres equivalentFocal(Millimetres focal, Millimetres width) {
+    return focal * (kReferenceWidth.value() / width.value());
 }
 
 Millimetres focalFor(Millimetres side, Degrees angle) {

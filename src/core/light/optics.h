@@ -12,8 +12,11 @@ namespace bslate {
 /// How much tighter `area` frames than `whole`: ratio of widths, 1 when equal.
 [[nodiscard]] Magnification cropFactor(Millimetres whole, Millimetres area);
 
-/// The focal length that frames on the whole sensor as `focal` does on the cropped area.
-[[nodiscard]] Millimetres equivalentFocal(Millimetres focal, Magnification crop);
+/// The width people compare focal lengths on: a 36 x 24 mm frame.
+inline constexpr Millimetres kReferenceWidth{36};
+
+/// The focal length that frames on a 36 mm wide frame as `focal` does on an area of this width.
+[[nodiscard]] Millimetres equivalentFocal(Millimetres focal, Millimetres width);
 
 /// The focal length that sees `angle` on `side`: the inverse of angleOfView.
 [[nodiscard]] Millimetres focalFor(Millimetres side, Degrees angle);

@@ -5,6 +5,8 @@
 
 #include <algorithm>
 #include <cmath>
+#include <cstdint>
+#include <numeric>
 
 namespace bslate {
 namespace {
@@ -276,10 +278,16 @@ FrameRate wantedRate(const Scene& scene, const Brief& brief) {
     const double product = brief.rate.toDouble() * factor;
     // People round the factor, not the rate: 4.17 times 24 means 100.
     const bool roundedFactor = std::abs(factor - std::round(factor)) > 1e-9;
-    if (roundedFactor && std::abs(product / std::round(product) - 1.0) < 0.002)
-        return FrameRate{Rational(std::llround(product), 1)};
-    const auto thousandths = std::llround(factor * 1000);
-    return FrameRate{Rational(base.numerator() * thousandths, base.denominator() * 1000)};
+    const double whole = std::clamp(std::round(product), 1.0, 1e6);
+    if (roundedFactor && std::abs(product / whole - 1.0) < 0.002)
+        return FrameRate{Rational(static_cast<std::int64_t>(whole), 1)};
+    const std::int64_t over = base.numerator() * std::llround(factor * 1000);
+    const std::int64_t under = base.denominator() * 1000;
+    const std::int64_t common = std::gcd(over, under);
+    constexpr std::int64_t limit = std::int64_t{1} << 31; // what a Rational holds
+    if (over / common >= limit || under / common >= limit)
+        return FrameRate{Rational(static_cast<std::int64_t>(whole), 1)};
+    return FrameRate{Rational(over, under)};
 }
 
 LatticeCase latticeCase(const SetupContext& context) {

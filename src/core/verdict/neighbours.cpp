@@ -13,10 +13,10 @@ const Setup* earlierOnCamera(const Shoot& shoot, const Setup& setup) {
     return nullptr;
 }
 
-std::vector<const Setup*> othersOnScene(const Shoot& shoot, const Setup& setup) {
+std::vector<const Setup*> otherCamerasOnScene(const Shoot& shoot, const Setup& setup) {
     std::vector<const Setup*> others;
     for (const auto& other : shoot.setups)
-        if (other.scene == setup.scene && other.id != setup.id)
+        if (other.scene == setup.scene && other.camera != setup.camera)
             others.push_back(&other);
     return others;
 }

@@ -8,7 +8,7 @@ namespace bslate {
 /// The nearest earlier setup, in the shoot's order, on the same camera; null for the first.
 [[nodiscard]] const Setup* earlierOnCamera(const Shoot& shoot, const Setup& setup);
 
-/// All other setups on the same scene.
-[[nodiscard]] std::vector<const Setup*> othersOnScene(const Shoot& shoot, const Setup& setup);
+/// The setups on the same scene with another camera.
+[[nodiscard]] std::vector<const Setup*> otherCamerasOnScene(const Shoot& shoot, const Setup& setup);
 
 } // namespace bslate

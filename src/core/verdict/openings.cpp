@@ -117,16 +117,25 @@ double distance(const Lattice& lattice, const ModeCell& from, const ModeCell& to
 
 void tryCells(const LatticeCase& question, const Lattice& lattice, const ModeCell& cell,
               std::vector<Opening>& found) {
-    const ModeCell* best = nullptr;
+    // The nearest at the rate that was wanted, then the nearest of all.
+    const ModeCell* sameRate = nullptr;
+    const ModeCell* nearest = nullptr;
+    const auto take = [&](const ModeCell*& best, const ModeCell& other) {
+        if (!best || distance(lattice, cell, other) < distance(lattice, cell, *best))
+            best = &other;
+    };
     for (const auto& row : lattice.rows)
         for (const auto& cells : row.cells)
             for (const auto& other : cells)
-                if (other.available() &&
-                    (!best || distance(lattice, cell, other) < distance(lattice, cell, *best)))
-                    best = &other;
-    if (best)
-        found.push_back({{"open-cell", {{"mode", best->mode->name}, {"rate", best->rate}}},
-                         recordedAs(question, *best)});
+                if (other.available()) {
+                    take(nearest, other);
+                    if (other.rate == cell.rate)
+                        take(sameRate, other);
+                }
+    for (const auto* best : {sameRate, nearest == sameRate ? nullptr : nearest})
+        if (best)
+            found.push_back({{"open-cell", {{"mode", best->mode->name}, {"rate", best->rate}}},
+                             recordedAs(question, *best)});
 }
 
 } // namespace

@@ -27,7 +27,7 @@ void fillOptics(const SetupContext& context, RecordingFacts& facts) {
     facts.focal = setup.focal.value() > 0 ? std::clamp(setup.focal, lens.shortest, lens.longest)
                                           : lens.shortest;
     facts.view = angleOfView(facts.areaWidth, *facts.focal);
-    facts.equivalent = equivalentFocal(*facts.focal, facts.crop);
+    facts.equivalent = equivalentFocal(*facts.focal, facts.areaWidth);
     const auto iris = fNumberOf(lens, setup.iris);
     const auto circle = circleOfConfusion(facts.areaWidth, facts.areaHeight);
     facts.hyperfocal = hyperfocal(*facts.focal, iris, circle);

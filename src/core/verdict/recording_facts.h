@@ -27,7 +27,7 @@ struct RecordingFacts {
 
     std::optional<Millimetres> focal; ///< none without a lens of known focal length
     Degrees view{0};                  ///< horizontal, 0 without a focal length
-    Millimetres equivalent{0};        ///< frames like this on the whole sensor
+    Millimetres equivalent{0};        ///< frames like this on a 36 mm wide frame
     Metres hyperfocal{0};
     std::optional<SharpRange> sharp; ///< when the setup has a focus distance
 

@@ -37,7 +37,7 @@ QString keysHtml() {
         const char* key;
         const char* what;
     } keys[] = {
-        {"Ctrl+1, Ctrl+4", QT_TRANSLATE_NOOP("Help", "Brief, Light")},
+        {"Ctrl+1, Ctrl+4, Ctrl+5", QT_TRANSLATE_NOOP("Help", "Brief, Light, Record")},
         {"Ctrl+Left, Ctrl+Right", QT_TRANSLATE_NOOP("Help", "previous, next setup")},
         {"Left, Right", QT_TRANSLATE_NOOP("Help", "iris a third of a stop down, up in light")},
         {"Up, Down", QT_TRANSLATE_NOOP("Help", "rating a third of a stop up, down")},
@@ -53,6 +53,12 @@ QString keysHtml() {
         {"Tab, then Left or Right",
          QT_TRANSLATE_NOOP("Help", "a patch: move it; Return types its reading")},
         {"Insert, Delete", QT_TRANSLATE_NOOP("Help", "add a patch, delete the focused one")},
+        {"Brief: arrows, Return, Delete",
+         QT_TRANSLATE_NOOP("Help", "choose a scene, rewrite its line, delete it")},
+        {"Record: arrows, Return, W",
+         QT_TRANSLATE_NOOP("Help", "move, record this way, open a closed cell")},
+        {"Record: L, F", QT_TRANSLATE_NOOP("Help", "next sensor area, only what can be used")},
+        {"C, Ctrl+Shift+E", QT_TRANSLATE_NOOP("Help", "compare two setups")},
         {"F6, Shift+F6", QT_TRANSLATE_NOOP("Help", "next, previous part of the window")},
         {"Ctrl+E",
          QT_TRANSLATE_NOOP("Help", "setup sheet: name, camera, profile, mode, lens, rate")},

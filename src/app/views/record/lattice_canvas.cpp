@@ -51,7 +51,9 @@ QString shortTime(Seconds time) {
     if (minutes < 100)
         return LatticeCanvas::tr("%1 min").arg(minutes);
     const double hours = std::floor(minutes / 60);
-    return LatticeCanvas::tr("%1 h %2").arg(hours).arg(minutes - hours * 60);
+    const double rest = minutes - hours * 60;
+    return rest > 0 ? LatticeCanvas::tr("%1 h %2").arg(hours).arg(rest)
+                    : LatticeCanvas::tr("%1 h").arg(hours);
 }
 
 } // namespace
@@ -83,9 +85,9 @@ LatticeCanvas::LatticeCanvas(const Style& style, QWidget* parent)
 
 void LatticeCanvas::show(const Lattice* lattice, const Camera* camera, const std::string& mode,
                          FrameRate rate, bool keepCursor) {
-    const auto* before = current();
-    const std::string heldMode = keepCursor && before ? before->mode->id : mode;
-    const FrameRate heldRate = keepCursor && before ? before->rate : rate;
+    // The old lattice may be gone already: only what tellCursor() noted is asked for.
+    const std::string heldMode = keepCursor && !m_heldMode.empty() ? m_heldMode : mode;
+    const FrameRate heldRate = keepCursor && !m_heldMode.empty() ? m_heldRate : rate;
     m_lattice = lattice;
     m_camera = camera;
     m_mode = mode;
@@ -207,6 +209,8 @@ void LatticeCanvas::moveTo(int row, int column) {
 
 void LatticeCanvas::tellCursor() {
     const auto* here = current();
+    m_heldMode = here ? here->mode->id : std::string();
+    m_heldRate = here ? here->rate : FrameRate{};
     describe(*this, QAccessible::Table, tr("Ways of recording"),
              here ? cellText(*here) : tr("nothing can be used in this layer"),
              tr("Arrows move, Return records this way, L changes the sensor area"));

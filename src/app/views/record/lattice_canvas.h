@@ -75,6 +75,8 @@ private:
     bool m_onlyOpen = false;
     std::vector<std::size_t> m_rows;    ///< shown ones
     std::vector<std::size_t> m_columns; ///< shown ones
+    std::string m_heldMode;             ///< of the cell under the cursor, for the next lattice
+    FrameRate m_heldRate;
     int m_row = 0;
     int m_column = 0;
 };

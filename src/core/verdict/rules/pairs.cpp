@@ -52,9 +52,9 @@ void regionSwitch(const Case& now, Findings& out) {
 
 void camerasMatch(const Case& now, Findings& out) {
     const auto& setup = *now.context.setup;
-    for (const auto* other : othersOnScene(*now.context.shoot, setup)) {
+    for (const auto* other : otherCamerasOnScene(*now.context.shoot, setup)) {
         const auto there = resolve(*now.context.shoot, *other);
-        if (!there || other->camera == setup.camera)
+        if (!there)
             continue;
         if (other->rate != setup.rate)
             out.push_back(about(*other, "cameras-rate", Severity::Caution,
