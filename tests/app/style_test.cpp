@@ -93,7 +93,8 @@ TEST_F(Access, EveryPaintedControlHasNameRoleAndValue) {
 }
 
 TEST_F(Access, EveryFocusableControlHasANameOrAText) {
-    for (const int step : {MainWindow::Brief, MainWindow::Light, MainWindow::Record}) {
+    for (const int step :
+         {MainWindow::Brief, MainWindow::Kit, MainWindow::Light, MainWindow::Record}) {
         window->showStep(step);
         for (auto* widget : window->findChildren<QWidget*>()) {
             if (!widget->isVisible() || !(widget->focusPolicy() & Qt::TabFocus))
@@ -101,7 +102,8 @@ TEST_F(Access, EveryFocusableControlHasANameOrAText) {
             if (widget->objectName().startsWith(QStringLiteral("qt_")) ||
                 widget->inherits("QScrollArea") || widget == &window->light() ||
                 widget->inherits("bslate::app::BriefView") ||
-                widget->inherits("bslate::app::RecordView"))
+                widget->inherits("bslate::app::RecordView") ||
+                widget->inherits("bslate::app::KitView"))
                 continue;
             auto* access = QAccessible::queryAccessibleInterface(widget);
             EXPECT_FALSE(access->text(QAccessible::Name).isEmpty())

@@ -8,6 +8,7 @@
 #include "app/shell/verdict_panel.h"
 #include "app/views/brief/brief_view.h"
 #include "app/views/compare/compare_dialog.h"
+#include "app/views/kit/kit_view.h"
 #include "app/views/light/light_canvas.h"
 #include "app/views/light/light_view.h"
 #include "app/views/record/record_view.h"
@@ -32,11 +33,13 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
     : m_style(style)
     , m_settings(settings)
     , m_actions(m_document)
+    , m_kitActions(m_document)
     , m_files(m_document, settings, scratch)
     , m_steps(new StepBar(style))
     , m_rail(new SetupRail(m_document, style))
     , m_stack(new QStackedWidget)
     , m_brief(new BriefView(m_actions, style))
+    , m_kit(new KitView(m_kitActions, style))
     , m_light(new LightView(m_actions, style))
     , m_record(new RecordView(m_actions, style))
     , m_verdict(new VerdictPanel(m_actions, style))
@@ -68,6 +71,7 @@ void MainWindow::assemble() {
         m_views[step] = view;
     };
     add(Brief, tr("Brief"), m_brief);
+    add(Kit, tr("Kit"), m_kit);
     add(Light, tr("Light"), m_light);
     add(Record, tr("Record"), m_record);
 
@@ -105,6 +109,10 @@ void MainWindow::connectParts() {
     connect(&m_actions, &Actions::refused, this, tellProblem);
     connect(m_light, &LightView::refused, this, tellProblem);
     connect(m_brief, &BriefView::refused, this, tellProblem);
+    connect(m_kit, &KitView::refused, this, tellProblem);
+    connect(&m_kitActions, &KitActions::refused, this, tellProblem);
+    connect(&m_kitActions, &KitActions::told, this,
+            [this](const QString& message) { m_notice->tell(message, false); });
     connect(m_record, &RecordView::compareRequested, this, &MainWindow::compareSetups);
     connect(&m_files, &FileKeeper::autosaveFailed, this, tellProblem);
     connect(&m_document, &ShootDocument::fileChanged, this, &MainWindow::updateTitle);

@@ -2,6 +2,7 @@
 
 #include "app/document/actions.h"
 #include "app/document/file_keeper.h"
+#include "app/document/kit_actions.h"
 #include "app/style/style.h"
 #include "io/rating_lut_file.h"
 
@@ -17,6 +18,7 @@ namespace bslate::app {
 class BriefView;
 class CardDialog;
 class DialInPanel;
+class KitView;
 class LightView;
 class NoticeBar;
 class RecordView;
@@ -30,7 +32,7 @@ class MainWindow : public QMainWindow {
     Q_OBJECT
 
 public:
-    enum Step { Brief = 1, Light = 4, Record = 5 };
+    enum Step { Brief = 1, Kit = 2, Light = 4, Record = 5 };
     enum class Answer { Save, Discard, Cancel };
 
     MainWindow(Style& style, QSettings& settings, const QString& scratch);
@@ -39,6 +41,7 @@ public:
     [[nodiscard]] Actions& actionsOnShoot() { return m_actions; }
     [[nodiscard]] FileKeeper& files() { return m_files; }
     [[nodiscard]] LightView& light() { return *m_light; }
+    [[nodiscard]] KitView& kit() { return *m_kit; }
     [[nodiscard]] RecordView& record() { return *m_record; }
     [[nodiscard]] NoticeBar& notice() { return *m_notice; }
     [[nodiscard]] VerdictPanel& verdict() { return *m_verdict; }
@@ -84,11 +87,13 @@ private:
     QSettings& m_settings;
     ShootDocument m_document;
     Actions m_actions;
+    KitActions m_kitActions;
     FileKeeper m_files;
     StepBar* m_steps;
     SetupRail* m_rail;
     QStackedWidget* m_stack;
     BriefView* m_brief;
+    KitView* m_kit;
     LightView* m_light;
     RecordView* m_record;
     std::map<int, QWidget*> m_views; ///< by step number

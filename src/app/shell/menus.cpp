@@ -112,6 +112,8 @@ void lookMenu(MainWindow& w) {
     auto* menu = w.menuBar()->addMenu(tr("&Look at"));
     add(menu, tr("&Brief"), QKeySequence(QStringLiteral("Ctrl+1")), w,
         [&w] { w.showStep(MainWindow::Brief); });
+    add(menu, tr("&Kit"), QKeySequence(QStringLiteral("Ctrl+2")), w,
+        [&w] { w.showStep(MainWindow::Kit); });
     add(menu, tr("&Light"), QKeySequence(QStringLiteral("Ctrl+4")), w,
         [&w] { w.showStep(MainWindow::Light); });
     add(menu, tr("&Record"), QKeySequence(QStringLiteral("Ctrl+5")), w,

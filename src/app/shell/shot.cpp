@@ -20,8 +20,10 @@ void settle() {
 }
 
 QWidget* viewWidget(MainWindow& window, const QString& view) {
-    const std::pair<const char*, int> steps[] = {
-        {"brief", MainWindow::Brief}, {"light", MainWindow::Light}, {"record", MainWindow::Record}};
+    const std::pair<const char*, int> steps[] = {{"brief", MainWindow::Brief},
+                                                 {"kit", MainWindow::Kit},
+                                                 {"light", MainWindow::Light},
+                                                 {"record", MainWindow::Record}};
     for (const auto& [name, step] : steps)
         if (view == QLatin1String(name)) {
             window.showStep(step);
@@ -55,7 +57,7 @@ bool takeShot(MainWindow& window, const Shot& shot) {
     auto* widget = viewWidget(window, shot.view);
     if (!widget) {
         std::cerr << "bright-slate: --view: no such view \"" << shot.view.toStdString()
-                  << "\"; expected brief, light, record, compare, card, keys or cautions\n";
+                  << "\"; expected brief, kit, light, record, compare, card, keys or cautions\n";
         return false;
     }
     window.verdict().refresh();

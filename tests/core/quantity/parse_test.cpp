@@ -103,6 +103,22 @@ TEST(ParseShutter, TellsAnglesFromTimes) {
                                  {"half", ErrorCode::NotANumber}});
 }
 
+// ITU-R BT.2020-2 table 2 and SMPTE ST 2036-1: the frame frequencies, as people type them.
+TEST(ParseFrameRate, KnowsEveryRateOfTheStandards) {
+    const struct {
+        const char* typed;
+        int over, under;
+    } rates[] = {{"120", 120, 1}, {"119.88", 120000, 1001}, {"100", 100, 1},
+                 {"60", 60, 1},   {"59.94", 60000, 1001},   {"50", 50, 1},
+                 {"30", 30, 1},   {"29.97", 30000, 1001},   {"25", 25, 1},
+                 {"24", 24, 1},   {"23.976", 24000, 1001},  {"23.98", 24000, 1001}};
+    for (const auto& rate : rates) {
+        const auto parsed = parseFrameRate(rate.typed);
+        ASSERT_TRUE(parsed.ok()) << rate.typed;
+        EXPECT_EQ(parsed->perSecond, Rational(rate.over, rate.under)) << rate.typed;
+    }
+}
+
 TEST(ParseFrameRate, KeepsRatesExact) {
     const struct {
         const char* text;
@@ -252,6 +268,41 @@ TEST(ErrorMessage, NamesFilePlaceAndExpectation) {
               "a.bslate: /setups/0/iris: outside the valid range \"T0\"; expected an iris");
     for (int code = 0; code <= static_cast<int>(ErrorCode::Usage); ++code)
         EXPECT_NE(summary(static_cast<ErrorCode>(code)), "unknown failure") << code;
+}
+
+TEST(ParseGear, EverySpellingOfTheKit) {
+    EXPECT_EQ(parseMillimetres("35 mm").valueOr({}), Millimetres(35));
+    EXPECT_EQ(parseMetres("180cm").valueOr({}), Metres(1.8));
+    EXPECT_NEAR(parseMetres("6 ft")->value(), 1.8288, 1e-9);
+    EXPECT_EQ(parseCelsius("-5 \u00b0C").valueOr(Celsius(0)), Celsius(-5));
+    EXPECT_EQ(parseWattHours("98Wh").valueOr({}), WattHours(98));
+    EXPECT_EQ(parseHertz("1.2 kHz").valueOr({}), Hertz(1200));
+    EXPECT_EQ(parseFrameSize("UHD").valueOr({}), (FrameSize{3840, 2160}));
+    EXPECT_EQ(parseFrameSize("6016 x 3168").valueOr({}), (FrameSize{6016, 3168}));
+    EXPECT_EQ(parseTimeOfDay("5:40").valueOr({}), Seconds(20400));
+    for (const char* text : {"70 min", "70", "1h10", "1 h 10 min", "4200 s", "70:00"})
+        EXPECT_EQ(parseDuration(text).valueOr({}), Seconds(4200)) << text;
+    EXPECT_EQ(parseDuration("29:59").valueOr({}), Seconds(1799));
+}
+
+TEST(ParseGear, WrongEntriesSayWhatIsAccepted) {
+    EXPECT_FALSE(parseMillimetres("35 in").ok());
+    EXPECT_FALSE(parseDuration("-5 min").ok());
+    EXPECT_FALSE(parseDuration("soon").ok());
+    EXPECT_FALSE(parseDuration("1001 h").ok());
+    EXPECT_FALSE(parseFrameSize("3840").ok());
+    EXPECT_FALSE(parseFrameSize("8x8").ok());
+    EXPECT_FALSE(parseTimeOfDay("24:00").ok());
+    EXPECT_NE(parseMetres("far").error().expected.find("180 cm"), std::string::npos);
+}
+
+TEST(PrintGear, LengthsOfTimeAreNeverLongerThanTheyAre) {
+    EXPECT_EQ(printDuration(Seconds(8.33)), "8.3 s");
+    EXPECT_EQ(printDuration(Seconds(344)), "5 min 44 s");
+    EXPECT_EQ(printDuration(Seconds(4096)), "68 min");
+    EXPECT_EQ(printDuration(Seconds(148 * 60 + 59)), "2 h 28 min");
+    for (const double seconds : {1.5, 1799.0, 4200.0, 100000.25})
+        EXPECT_EQ(parseDuration(spellDuration(Seconds(seconds))).valueOr({}), Seconds(seconds));
 }
 
 } // namespace

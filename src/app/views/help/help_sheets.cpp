@@ -37,7 +37,7 @@ QString keysHtml() {
         const char* key;
         const char* what;
     } keys[] = {
-        {"Ctrl+1, Ctrl+4, Ctrl+5", QT_TRANSLATE_NOOP("Help", "Brief, Light, Record")},
+        {"Ctrl+1, Ctrl+2, Ctrl+4, Ctrl+5", QT_TRANSLATE_NOOP("Help", "Brief, Kit, Light, Record")},
         {"Ctrl+Left, Ctrl+Right", QT_TRANSLATE_NOOP("Help", "previous, next setup")},
         {"Left, Right", QT_TRANSLATE_NOOP("Help", "iris a third of a stop down, up in light")},
         {"Up, Down", QT_TRANSLATE_NOOP("Help", "rating a third of a stop up, down")},
@@ -55,6 +55,8 @@ QString keysHtml() {
         {"Insert, Delete", QT_TRANSLATE_NOOP("Help", "add a patch, delete the focused one")},
         {"Brief: arrows, Return, Delete",
          QT_TRANSLATE_NOOP("Help", "choose a scene, rewrite its line, delete it")},
+        {"Kit: Insert, Delete, Return",
+         QT_TRANSLATE_NOOP("Help", "add, delete, describe a camera")},
         {"Record: arrows, Return, W",
          QT_TRANSLATE_NOOP("Help", "move, record this way, open a closed cell")},
         {"Record: L, F", QT_TRANSLATE_NOOP("Help", "next sensor area, only what can be used")},

@@ -20,10 +20,15 @@ Finding limit(std::string_view id, Severity severity, Facts facts) {
     return finding;
 }
 
-// Offers the first mode at this rate that `lasts`.
-template<class Lasts>
-void offerLasting(const Case& now, Finding& finding, Lasts lasts) {
+// Offers the first mode at this rate in which clip, heat and card all outlast the take.
+void offerLasting(const Case& now, Finding& finding) {
     const auto& setup = *now.context.setup;
+    const Seconds take = now.context.scene->longestTake;
+    const auto lasts = [&](const RecordingMode& mode, const ModeCell& cell) {
+        const auto heat = heatTime(mode, ambientOf(now.context));
+        return (!mode.clipLimit || *mode.clipLimit >= take) && (!heat || *heat >= take) &&
+               (!cell.recordTime || *cell.recordTime >= take);
+    };
     for (const auto& mode : now.context.camera->modes) {
         if (&mode == now.context.mode)
             continue;
@@ -54,9 +59,7 @@ void takeLimits(const Case& now, Findings& out) {
         auto finding = limit(
             "clip-limit-short", Severity::Fault,
             {{"limit", Duration{*mode.clipLimit}}, {"take", Duration{take}}, {"mode", mode.name}});
-        offerLasting(now, finding, [&](const RecordingMode& other, const ModeCell&) {
-            return !other.clipLimit || *other.clipLimit >= take;
-        });
+        offerLasting(now, finding);
         out.push_back(std::move(finding));
     }
     if (facts.heat && *facts.heat < take) {
@@ -65,10 +68,7 @@ void takeLimits(const Case& now, Findings& out) {
                               {"limit", Duration{*facts.heat}},
                               {"ambient", ambient},
                               {"take", Duration{take}}});
-        offerLasting(now, finding, [&](const RecordingMode& other, const ModeCell&) {
-            const auto heat = heatTime(other, ambient);
-            return !heat || *heat >= take;
-        });
+        offerLasting(now, finding);
         out.push_back(std::move(finding));
     }
     if (facts.recordTime && facts.cardHolds && *facts.recordTime < take) {
@@ -78,9 +78,7 @@ void takeLimits(const Case& now, Findings& out) {
                               {"take", Duration{take}},
                               {"bitRate", *facts.bitRate}});
         finding.source = "capacity over bit rate";
-        offerLasting(now, finding, [&](const RecordingMode&, const ModeCell& cell) {
-            return cell.recordTime && *cell.recordTime >= take;
-        });
+        offerLasting(now, finding);
         out.push_back(std::move(finding));
     }
 }

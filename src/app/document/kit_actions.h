@@ -1,0 +1,54 @@
+#pragma once
+
+#include "app/document/shoot_document.h"
+
+#include <QObject>
+
+#include <functional>
+
+namespace bslate::app {
+
+enum class GearKind { Camera, Lens, Filter, Card, Battery };
+inline constexpr int kGearKinds = 5;
+
+/// What a person can do to the kit, as named undoable edits. An edit that would leave the kit with
+/// a broken reference is refused and told through refused(). A kit that came from a file beside
+/// the shoot is kept inside the shoot from the first edit on.
+class KitActions : public QObject {
+    Q_OBJECT
+
+public:
+    explicit KitActions(ShootDocument& document, QObject* parent = nullptr);
+
+    [[nodiscard]] ShootDocument& document() { return m_document; }
+
+    /// False after a refusal.
+    bool change(const QString& name, const std::function<void(Kit&)>& change);
+
+    /// The id of the new item, empty after a refusal. A new camera is a copy of the first one, to
+    /// be described in its sheet.
+    QString add(GearKind kind);
+    QString duplicate(GearKind kind, const QString& id);
+    void remove(GearKind kind, const QString& id);
+
+    /// Puts a camera in the place of the one with its id, or at the end.
+    bool putCamera(const Camera& camera);
+
+    void importFile(const QString& path);
+    /// The whole kit, or one camera with what it needs.
+    void exportFile(const QString& path, const QString& cameraId = {});
+
+signals:
+    void refused(const QString& message);
+    void told(const QString& message);
+
+private:
+    [[nodiscard]] QString userOf(GearKind kind, const std::string& id) const;
+
+    ShootDocument& m_document;
+};
+
+/// The singular name of a kind, translated.
+[[nodiscard]] QString nameOf(GearKind kind);
+
+} // namespace bslate::app

@@ -1,0 +1,196 @@
+#include "app/views/kit/camera_sheet.h"
+
+#include "app/document/text.h"
+#include "app/views/kit/camera_text.h"
+#include "app/views/kit/sensor_picture.h"
+#include "core/kit/edit.h"
+#include "core/kit/mode_line.h"
+
+#include <QComboBox>
+#include <QDialogButtonBox>
+#include <QFormLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPlainTextEdit>
+#include <QVBoxLayout>
+
+#include <algorithm>
+
+namespace bslate::app {
+
+CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& style, QWidget* parent)
+    : QDialog(parent)
+    , m_kit(kit)
+    , m_camera(camera)
+    , m_shutter(new QComboBox)
+    , m_tap(new QComboBox)
+    , m_profiles(new QListWidget)
+    , m_modes(new QPlainTextEdit)
+    , m_problem(new QLabel)
+    , m_picture(new SensorPicture(style)) {
+    setObjectName(QStringLiteral("camera-sheet"));
+    setWindowTitle(tr("Describe %1").arg(toQt(camera.name)));
+    resize(1180, 760);
+    auto* form = new QFormLayout;
+    buildBody(*form);
+    auto* right = new QVBoxLayout;
+    buildModes(*right);
+    auto* row = new QHBoxLayout;
+    row->addLayout(form, 2);
+    row->addLayout(right, 3);
+    auto* column = new QVBoxLayout(this);
+    column->addLayout(row, 1);
+    m_problem->setWordWrap(true);
+    m_problem->setObjectName(QStringLiteral("sheet-problem"));
+    column->addWidget(m_problem);
+    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
+    connect(buttons, &QDialogButtonBox::accepted, this, &CameraSheet::accept);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    column->addWidget(buttons);
+    fill();
+    for (auto* edit : findChildren<QLineEdit*>())
+        connect(edit, &QLineEdit::textChanged, this, &CameraSheet::preview);
+    connect(m_modes, &QPlainTextEdit::textChanged, this, &CameraSheet::preview);
+    preview();
+}
+
+QLineEdit* CameraSheet::line(QFormLayout& form, const QString& label, const char* name,
+                             const QString& hint) {
+    auto* edit = new QLineEdit;
+    edit->setObjectName(QString::fromLatin1(name));
+    edit->setPlaceholderText(hint);
+    edit->setToolTip(hint);
+    form.addRow(label, edit);
+    return edit;
+}
+
+void CameraSheet::buildBody(QFormLayout& form) {
+    m_name = line(form, tr("&Name"), "camera-name", tr("as you call it"));
+    m_sensor = line(form, tr("&Sensor"), "camera-sensor", tr("35.9 x 18.9 (mm)"));
+    m_readout =
+        line(form, tr("Readout, ms"), "camera-readout", tr("one full scan; empty: unknown"));
+    m_fastest = line(form, tr("Fastest full scan"), "camera-fastest", tr("60; empty: no limit"));
+    m_bases = line(form, tr("&Base ISOs"), "camera-bases", tr("800 or 800, 5000"));
+    m_clip = line(form, tr("Stops over grey"), "camera-clip", tr("6.1: grey to clip, at base"));
+    m_range = line(form, tr("Stops of range"), "camera-range", tr("12.6: clip to noise, SNR 2"));
+    m_profiles->setObjectName(QStringLiteral("camera-profiles"));
+    m_profiles->setAccessibleName(tr("Profiles the camera records"));
+    m_profiles->setMaximumHeight(110);
+    form.addRow(tr("&Profiles"), m_profiles);
+    for (const auto& choice : shutterChoices())
+        m_shutter->addItem(choice.name);
+    form.addRow(tr("Sh&utter"), m_shutter);
+    m_white = line(form, tr("&White step, K"), "camera-white", QStringLiteral("100"));
+    m_zebra = line(form, tr("&Zebra step, %"), "camera-zebra", QStringLiteral("5"));
+    m_tap->addItems({tr("on the recorded signal"), tr("on the viewing LUT")});
+    form.addRow(tr("measured"), m_tap);
+    m_slots = line(form, tr("Card s&lots"), "camera-slots", tr("UHS-II, UHS-I or CFexpress B"));
+    m_banks = line(form, tr("Ban&ks"), "camera-banks", tr("3, or 3+4 with four on the card"));
+    m_draw = line(form, tr("Power &draw"), "camera-draw", tr("7.5 W; empty: unknown"));
+}
+
+void CameraSheet::buildModes(QVBoxLayout& column) {
+    auto* label = new QLabel(tr("Recording &modes, one a line, bit rates in Mb/s:"));
+    label->setBuddy(m_modes);
+    column.addWidget(label);
+    auto* hint = new QLabel(tr("UHD long 10-bit 4:2:2 24/25@100 50@150 crop1.5 mute mf clip29:59 "
+                               "heat20min@35C external off1-120 sensorrate \"its name\""));
+    hint->setForegroundRole(QPalette::PlaceholderText);
+    hint->setFont(Style::font(TextRole::Secondary));
+    hint->setWordWrap(true);
+    column.addWidget(hint);
+    m_modes->setObjectName(QStringLiteral("camera-modes"));
+    m_modes->setTabChangesFocus(true);
+    m_modes->setLineWrapMode(QPlainTextEdit::NoWrap);
+    column.addWidget(m_modes, 1);
+    column.addWidget(m_picture, 1);
+}
+
+void CameraSheet::fill() {
+    const auto text = textOf(m_camera);
+    m_name->setText(text.name);
+    m_sensor->setText(text.sensor);
+    m_readout->setText(text.readout);
+    m_fastest->setText(text.fastest);
+    m_bases->setText(text.bases);
+    m_clip->setText(text.clip);
+    m_range->setText(text.range);
+    m_white->setText(text.white);
+    m_zebra->setText(text.zebra);
+    m_slots->setText(text.cardSlots);
+    m_banks->setText(text.banks);
+    m_draw->setText(text.draw);
+    m_shutter->setCurrentIndex(text.shutter);
+    m_tap->setCurrentIndex(static_cast<int>(m_camera.zebra.tap));
+    for (const auto& profile : m_kit.profiles) {
+        auto* item = new QListWidgetItem(toQt(profile.name), m_profiles);
+        item->setData(Qt::UserRole, toQt(profile.id));
+        const auto& has = m_camera.profiles;
+        item->setCheckState(std::find(has.begin(), has.end(), profile.id) != has.end()
+                                ? Qt::Checked
+                                : Qt::Unchecked);
+    }
+    QStringList lines;
+    for (const auto& mode : m_camera.modes)
+        lines << toQt(lineOf(m_camera, mode));
+    m_modes->setPlainText(lines.join(QLatin1Char('\n')));
+}
+
+Result<Camera> CameraSheet::typed() const {
+    CameraText text{m_name->text(),           m_sensor->text(), m_readout->text(),
+                    m_fastest->text(),        m_bases->text(),  m_clip->text(),
+                    m_range->text(),          m_white->text(),  m_zebra->text(),
+                    m_slots->text(),          m_banks->text(),  m_draw->text(),
+                    m_shutter->currentIndex()};
+    auto camera = cameraFrom(m_camera, text);
+    if (!camera)
+        return camera;
+    Camera result = *std::move(camera);
+    result.zebra.tap = static_cast<ZebraTap>(m_tap->currentIndex());
+    result.profiles.clear();
+    for (int i = 0; i < m_profiles->count(); ++i)
+        if (m_profiles->item(i)->checkState() == Qt::Checked)
+            result.profiles.push_back(fromQt(m_profiles->item(i)->data(Qt::UserRole).toString()));
+    if (result.profiles.empty())
+        return Error{
+            ErrorCode::EmptyText, {}, fromQt(tr("Profiles")), {}, "at least one profile ticked"};
+    std::vector<std::string> lines;
+    for (const auto& typedLine : m_modes->toPlainText().split(QLatin1Char('\n')))
+        lines.push_back(fromQt(typedLine));
+    auto modes = withModeLines(result, lines);
+    if (!modes) {
+        Error error = modes.error();
+        error.place = fromQt(tr("Recording modes, ")) + error.place;
+        return error;
+    }
+    return modes;
+}
+
+void CameraSheet::preview() {
+    const auto camera = typed();
+    if (!camera) {
+        m_problem->setText(messageOf(camera.error()));
+        return;
+    }
+    m_problem->setText(tr("%1 modes, %2 sensor areas, %3 codecs")
+                           .arg(camera->modes.size())
+                           .arg(camera->areas.size())
+                           .arg(camera->codecs.size()));
+    const Lens* lens = nullptr;
+    for (const auto& candidate : m_kit.lenses)
+        if (!lens && candidate.shortest.value() > 0)
+            lens = &candidate;
+    m_picture->show(*camera, lens ? toQt(lens->name) : QString(),
+                    lens ? std::optional(lens->shortest) : std::nullopt);
+}
+
+void CameraSheet::accept() {
+    const auto camera = typed();
+    if (!camera)
+        return m_problem->setText(messageOf(camera.error()));
+    m_camera = *camera;
+    QDialog::accept();
+}
+
+} // namespace bslate::app

@@ -1,0 +1,54 @@
+#pragma once
+
+#include "app/style/style.h"
+#include "core/kit/kit.h"
+
+#include <QDialog>
+
+class QComboBox;
+class QFormLayout;
+class QLabel;
+class QLineEdit;
+class QListWidget;
+class QPlainTextEdit;
+
+namespace bslate::app {
+
+class SensorPicture;
+
+/// The guided description of a camera: the body field by field, its recording modes one a line as
+/// they stand in the camera's menu, the sensor drawn as it is typed. What the sheet does not ask
+/// for (constraints, rate sets, ISO rules) is kept as it is. A wrong entry is named with its
+/// place and the sheet stays open.
+class CameraSheet : public QDialog {
+    Q_OBJECT
+
+public:
+    CameraSheet(const Kit& kit, const Camera& camera, const Style& style,
+                QWidget* parent = nullptr);
+
+    [[nodiscard]] const Camera& result() const { return m_camera; }
+
+    void accept() override;
+
+private:
+    void buildBody(QFormLayout& form);
+    void buildModes(class QVBoxLayout& column);
+    void fill();
+    void preview();
+    /// The camera as typed, or what is wrong and where.
+    [[nodiscard]] Result<Camera> typed() const;
+    QLineEdit* line(QFormLayout& form, const QString& label, const char* name, const QString& hint);
+
+    const Kit& m_kit;
+    Camera m_camera;
+    QLineEdit *m_name, *m_sensor, *m_readout, *m_fastest, *m_bases, *m_clip, *m_range;
+    QLineEdit *m_slots, *m_white, *m_zebra, *m_banks, *m_draw;
+    QComboBox *m_shutter, *m_tap;
+    QListWidget* m_profiles;
+    QPlainTextEdit* m_modes;
+    QLabel* m_problem;
+    SensorPicture* m_picture;
+};
+
+} // namespace bslate::app

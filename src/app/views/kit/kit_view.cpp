@@ -1,0 +1,298 @@
+#include "app/views/kit/kit_view.h"
+
+#include "app/document/text.h"
+#include "app/style/marks.h"
+#include "app/views/kit/camera_sheet.h"
+#include "app/views/kit/gear_fields.h"
+#include "app/views/kit/sensor_picture.h"
+#include "core/quantity/print.h"
+
+#include <QFileDialog>
+#include <QFormLayout>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QPainter>
+#include <QPushButton>
+#include <QTreeWidget>
+#include <QVBoxLayout>
+
+namespace bslate::app {
+namespace {
+
+QString groupName(GearKind kind) {
+    const QString names[] = {KitView::tr("Cameras"), KitView::tr("Lenses"), KitView::tr("Filters"),
+                             KitView::tr("Cards"), KitView::tr("Batteries")};
+    return names[static_cast<int>(kind)];
+}
+
+QString summaryOf(const Camera& camera) {
+    QStringList parts;
+    QStringList bases, cardSlots;
+    for (const auto& base : camera.bases)
+        bases << toQt(print(base.iso));
+    for (const auto& slot : camera.cardSlots)
+        cardSlots << QStringLiteral("%1 (%2)").arg(toQt(slot.name), toQt(slot.bus));
+    parts << KitView::tr("base ISO %1").arg(bases.join(QStringLiteral(" / ")))
+          << KitView::tr("%1 recording modes").arg(camera.modes.size())
+          << cardSlots.join(QStringLiteral(", "));
+    if (camera.draw.value() > 0)
+        parts << toQt(print(camera.draw));
+    parts << KitView::tr("%1 banks").arg(camera.banks.internal);
+    if (camera.banks.onCard > 0)
+        parts << KitView::tr("%1 more on the card, lost when it is formatted")
+                     .arg(camera.banks.onCard);
+    QStringList rules;
+    for (const auto& constraint : camera.constraints)
+        rules << toQt(constraint.reason);
+    QString text = parts.join(QStringLiteral(" \u00b7 "));
+    if (!rules.isEmpty())
+        text += KitView::tr("\nForbids: %1.").arg(rules.join(QStringLiteral("; ")));
+    return text;
+}
+
+} // namespace
+
+KitView::KitView(KitActions& actions, const Style& style, QWidget* parent)
+    : QWidget(parent)
+    , m_actions(actions)
+    , m_style(style)
+    , m_list(new QTreeWidget)
+    , m_title(new QLabel)
+    , m_summary(new QLabel)
+    , m_picture(new SensorPicture(style))
+    , m_describe(new QPushButton(tr("Describe\u2026 (Return)"))) {
+    setObjectName(QStringLiteral("kit-view"));
+    setFocusPolicy(Qt::StrongFocus);
+    m_ask = [this](bool save) {
+        const QString filter = tr("Kits (*.bskit.json)");
+        return save ? QFileDialog::getSaveFileName(this, tr("Export kit"), {}, filter)
+                    : QFileDialog::getOpenFileName(this, tr("Import kit"), {}, filter);
+    };
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(16, 14, 16, 10);
+    row->setSpacing(16);
+    row->addWidget(buildList());
+    row->addWidget(buildPage(), 1);
+    setFocusProxy(m_list);
+    connect(&actions.document(), &ShootDocument::changed, this, &KitView::refresh);
+    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+}
+
+QWidget* KitView::buildList() {
+    auto* side = new QWidget;
+    side->setFixedWidth(232);
+    auto* column = new QVBoxLayout(side);
+    column->setContentsMargins(0, 0, 0, 0);
+    m_list->setObjectName(QStringLiteral("gear"));
+    m_list->setAccessibleName(tr("Kit"));
+    m_list->setHeaderHidden(true);
+    m_list->setIndentation(12);
+    m_list->setRootIsDecorated(false);
+    column->addWidget(m_list, 1);
+    const auto button = [&](const QString& text, const char* name, auto act) {
+        auto* made = new QPushButton(text);
+        made->setObjectName(QString::fromLatin1(name));
+        connect(made, &QPushButton::clicked, this, act);
+        column->addWidget(made);
+    };
+    button(tr("Add (Insert)"), "gear-add", [this] { add(); });
+    button(tr("Duplicate"), "gear-duplicate", [this] { duplicate(); });
+    button(tr("Delete"), "gear-delete", [this] { removeChosen(); });
+    button(tr("Import\u2026"), "gear-import", [this] {
+        if (const QString path = m_ask(false); !path.isEmpty())
+            m_actions.importFile(path);
+    });
+    button(tr("Export\u2026"), "gear-export", [this] {
+        const QString camera = m_kind == GearKind::Camera ? m_id : QString();
+        if (const QString path = m_ask(true); !path.isEmpty())
+            m_actions.exportFile(path, camera);
+    });
+    connect(m_list, &QTreeWidget::currentItemChanged, this, [this](QTreeWidgetItem* item) {
+        if (!item)
+            return;
+        m_kind = static_cast<GearKind>(item->data(0, Qt::UserRole + 1).toInt());
+        m_id = item->data(0, Qt::UserRole).toString();
+        showChosen();
+    });
+    return side;
+}
+
+QWidget* KitView::buildPage() {
+    auto* page = new QWidget;
+    auto* column = new QVBoxLayout(page);
+    column->setContentsMargins(0, 0, 0, 0);
+    m_title->setFont(Style::font(TextRole::Head));
+    m_title->setObjectName(QStringLiteral("gear-title"));
+    m_summary->setWordWrap(true);
+    m_summary->setForegroundRole(QPalette::PlaceholderText);
+    m_describe->setObjectName(QStringLiteral("gear-describe"));
+    auto* head = new QHBoxLayout;
+    head->addWidget(m_title, 1);
+    head->addWidget(m_describe);
+    column->addLayout(head);
+    column->addWidget(m_summary);
+    column->addWidget(m_picture, 1);
+    m_formHost = new QWidget;
+    m_form = new QFormLayout(m_formHost);
+    m_form->setContentsMargins(0, 8, 0, 0);
+    column->addWidget(m_formHost);
+    column->addStretch(0);
+    connect(m_describe, &QPushButton::clicked, this, [this] { describeCamera(m_id); });
+    return page;
+}
+
+void KitView::fillList() {
+    const QSignalBlocker quiet(m_list);
+    m_list->clear();
+    const auto& kit = m_actions.document().shoot().kit;
+    QTreeWidgetItem* chosen = nullptr;
+    for (int i = 0; i < kGearKinds; ++i) {
+        const auto kind = static_cast<GearKind>(i);
+        auto* group = new QTreeWidgetItem(m_list, {groupName(kind)});
+        group->setData(0, Qt::UserRole + 1, i);
+        group->setFont(0, Style::font(TextRole::Title));
+        for (const auto& [id, name] : itemsOf(kit, kind)) {
+            auto* item = new QTreeWidgetItem(group, {name});
+            item->setData(0, Qt::UserRole, id);
+            item->setData(0, Qt::UserRole + 1, i);
+            if (kind == m_kind && id == m_id)
+                chosen = item;
+        }
+        group->setExpanded(true);
+    }
+    if (!chosen) { // what was chosen is gone: the first of its kind, or the group
+        auto* group = m_list->topLevelItem(static_cast<int>(m_kind));
+        chosen = group->childCount() > 0 ? group->child(0) : group;
+        m_id = chosen->data(0, Qt::UserRole).toString();
+    }
+    m_list->setCurrentItem(chosen);
+}
+
+void KitView::choose(GearKind kind, const QString& id) {
+    m_kind = kind;
+    m_id = id;
+    fillList();
+    showChosen();
+}
+
+void KitView::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    if (m_id.isEmpty())
+        if (const auto* setup = m_actions.document().setup())
+            m_id = toQt(setup->camera);
+    refresh();
+}
+
+void KitView::refresh() {
+    if (!isVisible())
+        return; // showEvent catches up
+    fillList();
+    showChosen();
+}
+
+void KitView::showChosen() {
+    const auto& shoot = m_actions.document().shoot();
+    const auto* camera = m_kind == GearKind::Camera ? findCamera(shoot.kit, fromQt(m_id)) : nullptr;
+    m_describe->setVisible(camera);
+    m_picture->setVisible(camera);
+    m_summary->setVisible(true);
+    QString name = groupName(m_kind);
+    for (const auto& [id, text] : itemsOf(shoot.kit, m_kind))
+        if (id == m_id)
+            name = text;
+    m_title->setText(name);
+    m_summary->setText(
+        camera ? summaryOf(*camera)
+        : m_id.isEmpty()
+            ? tr("Nothing here yet: Insert adds a %1, Import reads a kit file.").arg(nameOf(m_kind))
+            : QString());
+    if (camera) {
+        const auto* setup = m_actions.document().setup();
+        const auto* lens = setup ? findLens(shoot.kit, setup->lens) : nullptr;
+        std::optional<Millimetres> focal;
+        if (lens && lens->shortest.value() > 0)
+            focal = setup->focal.value() > 0 ? setup->focal : lens->shortest;
+        m_picture->show(*camera, lens ? toQt(lens->name) : QString(), focal);
+    }
+    showFields();
+}
+
+void KitView::showFields() {
+    while (m_form->rowCount() > 0)
+        m_form->removeRow(0);
+    const auto fields = fieldsOf(m_actions.document().shoot().kit, m_kind, m_id);
+    m_formHost->setVisible(!fields.empty());
+    for (const auto& field : fields) {
+        auto* edit = new QuantityEdit(field.check);
+        edit->setObjectName(QStringLiteral("gear-field-%1").arg(m_form->rowCount()));
+        edit->setAccessibleName(field.label);
+        edit->showValue(field.text);
+        m_form->addRow(field.label, edit);
+        connect(edit, &QuantityEdit::refused, this, &KitView::refused);
+        // Queued: the edit itself is replaced when the kit has changed.
+        connect(
+            edit, &QuantityEdit::entered, this,
+            [this, field](const QString& text) {
+                m_actions.change(tr("%1: %2").arg(m_title->text(), field.label),
+                                 [&](Kit& kit) { field.apply(kit, text); });
+            },
+            Qt::QueuedConnection);
+    }
+}
+
+void KitView::describeCamera(const QString& id) {
+    const auto value = m_actions.document().value();
+    const auto* camera = findCamera(value->kit, fromQt(id));
+    if (!camera)
+        return;
+    CameraSheet sheet(value->kit, *camera, m_style, this);
+    if (sheet.exec() == QDialog::Accepted)
+        m_actions.putCamera(sheet.result());
+}
+
+void KitView::add() {
+    const QString id = m_actions.add(m_kind);
+    if (id.isEmpty())
+        return;
+    choose(m_kind, id);
+    if (m_kind == GearKind::Camera)
+        describeCamera(id);
+    else if (auto* first = m_formHost->findChild<QuantityEdit*>()) {
+        first->setFocus();
+        first->selectAll();
+    }
+}
+
+void KitView::duplicate() {
+    if (const QString id = m_actions.duplicate(m_kind, m_id); !id.isEmpty())
+        choose(m_kind, id);
+}
+
+void KitView::removeChosen() {
+    if (!m_id.isEmpty())
+        m_actions.remove(m_kind, m_id);
+}
+
+void KitView::keyPressEvent(QKeyEvent* event) {
+    switch (event->key()) {
+    case Qt::Key_Insert:
+        return add();
+    case Qt::Key_Delete:
+        return removeChosen();
+    case Qt::Key_Return:
+    case Qt::Key_Enter:
+        if (m_kind == GearKind::Camera)
+            return describeCamera(m_id);
+        break;
+    default:
+        break;
+    }
+    QWidget::keyPressEvent(event);
+}
+
+void KitView::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    drawBlock(painter, rect(), m_style.colours().panel, {}, 0);
+}
+
+} // namespace bslate::app

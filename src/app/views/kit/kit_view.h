@@ -1,0 +1,66 @@
+#pragma once
+
+#include "app/document/kit_actions.h"
+#include "app/style/style.h"
+
+#include <QWidget>
+
+class QFormLayout;
+class QLabel;
+class QPushButton;
+class QTreeWidget;
+
+namespace bslate::app {
+
+class SensorPicture;
+
+/// The Kit step: what the user owns, by kind; the chosen camera's sensor drawn to scale, the fields
+/// of anything else to be typed in place.
+class KitView : public QWidget {
+    Q_OBJECT
+
+public:
+    KitView(KitActions& actions, const Style& style, QWidget* parent = nullptr);
+
+    void refresh();
+    void choose(GearKind kind, const QString& id);
+
+    /// Where files come from and go to; tests put their own answers in.
+    void setAskForFile(std::function<QString(bool save)> ask) { m_ask = std::move(ask); }
+    /// Opens the sheet of a camera; its result is put into the kit when it is accepted.
+    void describeCamera(const QString& id);
+
+signals:
+    void refused(const QString& message);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void showEvent(QShowEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+
+private:
+    QWidget* buildList();
+    QWidget* buildPage();
+    void fillList();
+    void showChosen();
+    void showFields();
+    void add();
+    void duplicate();
+    void removeChosen();
+
+    KitActions& m_actions;
+    const Style& m_style;
+    GearKind m_kind = GearKind::Camera;
+    QString m_id;
+    QTreeWidget* m_list;
+    QLabel* m_title;
+    QLabel* m_summary;
+    SensorPicture* m_picture;
+    QPushButton* m_describe;
+    QWidget* m_formHost = nullptr;
+    QFormLayout* m_form = nullptr;
+    std::function<QString(bool)> m_ask;
+    ShootDocument::Value m_shown; ///< the fields were made from this value
+};
+
+} // namespace bslate::app

@@ -1,0 +1,178 @@
+// The Kit step in the real window: adding, describing, refusing, importing and exporting.
+#include "app/document/text.h"
+#include "app/views/kit/camera_sheet.h"
+#include "app/views/kit/kit_view.h"
+#include "app/window_fixture.h"
+
+#include <QComboBox>
+#include <QDialogButtonBox>
+#include <QLabel>
+#include <QListWidget>
+#include <QPlainTextEdit>
+#include <QPushButton>
+#include <QTimer>
+
+namespace bslate::app {
+namespace {
+
+class KitStep : public WindowTest {
+protected:
+    void SetUp() override { window->showStep(MainWindow::Kit); }
+    const bslate::Kit& kit() { return window->document().shoot().kit; }
+    void click(const char* name) {
+        QTest::mouseClick(window->kit().findChild<QPushButton*>(QString::fromLatin1(name)),
+                          Qt::LeftButton);
+    }
+    QLineEdit* field(int index) {
+        return window->kit().findChild<QLineEdit*>(QStringLiteral("gear-field-%1").arg(index));
+    }
+    void enter(int index, const char* text) {
+        field(index)->setFocus();
+        field(index)->selectAll();
+        QTest::keyClicks(field(index), QString::fromLatin1(text));
+        QTest::keyClick(field(index), Qt::Key_Return);
+        QTest::qWait(1);
+    }
+    // Lets `act` work in the sheet that the next step opens.
+    void inSheet(const std::function<void(CameraSheet&)>& act) {
+        QTimer::singleShot(0, window.get(), [this, act] {
+            auto* sheet = window->findChild<CameraSheet*>();
+            ASSERT_NE(sheet, nullptr);
+            act(*sheet);
+            if (sheet->isVisible())
+                sheet->reject();
+        });
+    }
+};
+
+void type(CameraSheet& sheet, const char* name, const char* text) {
+    auto* edit = sheet.findChild<QLineEdit*>(QString::fromLatin1(name));
+    edit->setFocus();
+    edit->selectAll();
+    QTest::keyClicks(edit, QString::fromLatin1(text));
+}
+
+void typeModes(CameraSheet& sheet, const char* text) {
+    sheet.findChild<QPlainTextEdit*>(QStringLiteral("camera-modes"))
+        ->setPlainText(QString::fromLatin1(text));
+}
+
+QString problem(CameraSheet& sheet) {
+    return sheet.findChild<QLabel*>(QStringLiteral("sheet-problem"))->text();
+}
+
+TEST_F(KitStep, AnInventedCameraIsDescribedFromScratchAndPlannedWith) {
+    window->kit().choose(GearKind::Camera, QStringLiteral("pip"));
+    inSheet([](CameraSheet& sheet) {
+        type(sheet, "camera-name", "Heron 4");
+        type(sheet, "camera-sensor", "24.9 x 14");
+        type(sheet, "camera-bases", "640, 3200");
+        type(sheet, "camera-clip", "5.5");
+        type(sheet, "camera-range", "12");
+        type(sheet, "camera-slots", "UHS-II, UHS-I");
+        auto* profiles = sheet.findChild<QListWidget*>();
+        for (int i = 0; i < profiles->count(); ++i)
+            profiles->item(i)->setCheckState(Qt::Checked);
+        typeModes(sheet, "UHD long 10-bit 4:2:2 24/25@150 50@fast");
+        EXPECT_TRUE(problem(sheet).contains(QStringLiteral("line 1")))
+            << problem(sheet).toStdString();
+        sheet.accept();
+        EXPECT_TRUE(sheet.isVisible()) << "a wrong line keeps the sheet open";
+        typeModes(sheet, "UHD long 10-bit 4:2:2 24/25@150 50@200\n"
+                         "\"Slow\" HD long 10-bit 4:2:2 100@200 crop1.3 mute");
+        sheet.accept();
+        EXPECT_FALSE(sheet.isVisible()) << problem(sheet).toStdString();
+    });
+    click("gear-add");
+    ASSERT_EQ(kit().cameras.size(), 4u);
+    const auto& heron = kit().cameras.back();
+    EXPECT_EQ(heron.name, "Heron 4");
+    EXPECT_EQ(heron.modes.size(), 2u);
+    EXPECT_NEAR(dynamicRange(heron.bases[0].sensor, 2).value(), 12, 0.01);
+    window->actionsOnShoot().changeSetup(QStringLiteral("x"), [&](bslate::Setup& setup) {
+        setup.camera = heron.id;
+        setup.mode = heron.modes[0].id;
+        setup.base = setup.rating = ExposureIndex(640);
+    });
+    ASSERT_TRUE(window->document().verdict()->evaluation.has_value());
+    EXPECT_EQ(window->document().verdict()->find("mode-excluded"), nullptr);
+    EXPECT_EQ(*at().recording.bitRate, DataRate(150e6));
+    ASSERT_TRUE(window->saveTo(file("heron.bslate")));
+    window->openPath(file("heron.bslate"));
+    EXPECT_EQ(kit().cameras.back().name, "Heron 4") << "the edited kit is kept in the shoot";
+}
+
+TEST_F(KitStep, DescribingKeepsWhatTheSheetDoesNotAsk) {
+    const auto before = *findCamera(kit(), "tarn-6");
+    inSheet([](CameraSheet& sheet) {
+        type(sheet, "camera-white", "20");
+        sheet.accept();
+    });
+    window->kit().describeCamera(QStringLiteral("tarn-6"));
+    auto after = *findCamera(kit(), "tarn-6");
+    EXPECT_EQ(after.whiteStepKelvin, 20);
+    after.whiteStepKelvin = before.whiteStepKelvin;
+    EXPECT_EQ(after, before) << "modes, constraints, rate sets and sensor stay as they were";
+}
+
+TEST_F(KitStep, FieldsAreTypedInPlaceAndWrongOnesKeepTheOldValue) {
+    window->kit().choose(GearKind::Card, QStringLiteral("sd-v60"));
+    enter(1, "256 GB");
+    EXPECT_EQ(findCard(kit(), "sd-v60")->capacity, DataSize(256e9));
+    enter(2, "V99");
+    EXPECT_EQ(field(2)->text(), QStringLiteral("V60"));
+    EXPECT_TRUE(window->notice().message().contains(QStringLiteral("V90")));
+    enter(3, "CFexpress B");
+    EXPECT_EQ(findCard(kit(), "sd-v60")->form, CardForm::CfExpressB);
+    for (int i = 0; i < 2; ++i)
+        window->document().undoStack().undo();
+    EXPECT_EQ(findCard(kit(), "sd-v60")->capacity, DataSize(128e9));
+    EXPECT_TRUE(window->document().shoot().kitFile.has_value()) << "undone to the file it had";
+}
+
+TEST_F(KitStep, EveryKindIsAddedDuplicatedAndDeletedUnlessUsed) {
+    for (int i = 1; i < kGearKinds; ++i) {
+        const auto kind = static_cast<GearKind>(i);
+        window->kit().choose(kind, {});
+        const auto before = kit();
+        click("gear-add");
+        click("gear-duplicate");
+        EXPECT_NE(kit(), before);
+        click("gear-delete");
+        click("gear-delete");
+        window->document().undoStack().undo();
+        window->document().undoStack().undo();
+        window->document().undoStack().undo();
+        window->document().undoStack().undo();
+        EXPECT_EQ(kit(), before) << i;
+    }
+    window->kit().choose(GearKind::Camera, QStringLiteral("tarn-6"));
+    click("gear-delete");
+    EXPECT_NE(findCamera(kit(), "tarn-6"), nullptr);
+    EXPECT_TRUE(window->notice().message().contains(QStringLiteral("1A")));
+}
+
+TEST_F(KitStep, ACameraTravelsByFile) {
+    const QString path = file("tarn.bskit.json");
+    window->kit().setAskForFile([&](bool) { return path; });
+    window->kit().choose(GearKind::Camera, QStringLiteral("tarn-6"));
+    click("gear-export");
+    click("gear-import");
+    EXPECT_TRUE(window->notice().message().contains(QStringLiteral("already")));
+    EXPECT_EQ(kit().cameras.size(), 3u);
+    window->document().reset({}, {});
+    click("gear-import");
+    ASSERT_EQ(kit().cameras.size(), 1u);
+    EXPECT_EQ(kit().cameras[0].name, "Tarn 6");
+    const QString missing = file("none.bskit.json");
+    window->kit().setAskForFile([&](bool) { return missing; });
+    click("gear-import");
+    EXPECT_TRUE(window->notice().message().contains(QStringLiteral("none.bskit.json")));
+    window->kit().setAskForFile([](bool) { return QString(); });
+    const auto before = kit();
+    click("gear-import");
+    EXPECT_EQ(kit(), before) << "cancelled";
+}
+
+} // namespace
+} // namespace bslate::app
