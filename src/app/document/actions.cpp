@@ -55,8 +55,31 @@ FrameRate startingRate(const RecordingMode& mode, FrameRate wanted) {
     return mode.rates.front().rate;
 }
 
-// A setup that evaluates: the first camera with its first profile and mode, at base.
-Setup startingSetup(const Shoot& shoot) {
+// A setup on the camera, recording, profile and lens of another, at the rate the shoot plays at.
+Setup setupLike(const Shoot& shoot, const SetupContext& like) {
+    Setup setup;
+    const auto& other = *like.setup;
+    setup.camera = other.camera;
+    setup.mode = other.mode;
+    setup.profile = other.profile;
+    setup.lens = other.lens;
+    setup.focal = other.focal;
+    setup.iris = other.iris;
+    setup.base = other.base;
+    setup.rating = std::clamp(like.base->iso, like.iso.minimum, like.iso.maximum);
+    setup.rate = startingRate(*like.mode, shoot.brief.rate);
+    setup.shutter = nearestOnDial(like.camera->shutter, ShutterAngle(180.0), setup.rate);
+    setup.payer = other.payer;
+    setup.school = shoot.brief.schools.empty() ? other.school : shoot.brief.schools.front();
+    return setup;
+}
+
+// A setup that evaluates: like the one at hand, else the first camera with its first profile and
+// mode, at base.
+Setup startingSetup(const Shoot& shoot, const Setup* atHand) {
+    if (atHand)
+        if (const auto like = resolve(shoot, *atHand))
+            return setupLike(shoot, *like);
     Setup setup;
     if (shoot.kit.cameras.empty())
         return setup;
@@ -160,7 +183,7 @@ QString Actions::addScene(const SceneLine& line) {
                     [&](const Setup& setup) { return setup.number == scene.number; });
     QString setupId;
     if (!scene.number.empty() && !taken && !after.kit.cameras.empty()) {
-        Setup setup = startingSetup(after);
+        Setup setup = startingSetup(after, m_document.setup());
         setup.id = freshId(after.setups, "setup");
         setup.number = scene.number;
         setup.name = scene.name;
@@ -188,7 +211,7 @@ void Actions::addSetup() {
         emit refused(tr("The kit has no camera: open a kit file first (Shoot, Use kit file)."));
         return;
     }
-    Setup setup = startingSetup(after);
+    Setup setup = startingSetup(after, current);
     setup.id = freshId(after.setups, "setup");
     setup.number = freshNumber(after, current ? current->number : std::string());
     setup.name = fromQt(tr("New setup"));
