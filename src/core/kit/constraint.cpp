@@ -179,6 +179,12 @@ bool isBroken(const Constraint& constraint, const Settings& settings) {
     return std::any_of(constraint.then.begin(), constraint.then.end(), is(Holds::No));
 }
 
+bool mentions(const Constraint& constraint, SettingKey key) {
+    const auto about = [&](const Condition& condition) { return condition.key == key; };
+    return std::any_of(constraint.when.begin(), constraint.when.end(), about) ||
+           std::any_of(constraint.then.begin(), constraint.then.end(), about);
+}
+
 Outcome checkConstraints(const std::vector<Constraint>& constraints) {
     for (std::size_t i = 0; i < constraints.size(); ++i)
         if (auto outcome = checkContradiction(constraints, i); !outcome)

@@ -53,6 +53,7 @@ using SettingValue = std::variant<std::string, FrameRate, double>;
 class Settings {
 public:
     void set(SettingKey key, SettingValue value) { m_values[index(key)] = std::move(value); }
+    void clear(SettingKey key) { m_values[index(key)].reset(); }
     [[nodiscard]] const std::optional<SettingValue>& get(SettingKey key) const {
         return m_values[index(key)];
     }
@@ -93,6 +94,9 @@ struct Constraint {
 
 /// True when the settings certainly break it; what is not set breaks nothing.
 [[nodiscard]] bool isBroken(const Constraint& constraint, const Settings& settings);
+
+/// True when a condition of the constraint is about this setting.
+[[nodiscard]] bool mentions(const Constraint& constraint, SettingKey key);
 
 /// Constraints that can never be met together, or lead round to themselves. `place` of the error
 /// is the position in the list ("3/requires"), `got` the ids involved in order.

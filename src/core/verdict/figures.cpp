@@ -1,5 +1,6 @@
 #include "core/verdict/figures.h"
 
+#include "core/media/recording.h"
 #include "core/quantity/print.h"
 #include "core/verdict/evaluation.h"
 #include "core/verdict/lattice.h"
@@ -18,6 +19,12 @@ std::string shutterText(const Setup& setup, const Evaluation& at) {
 std::string sharpText(const RecordingFacts& facts) {
     return facts.sharp ? print(facts.sharp->nearest) + " \u2013 " + print(facts.sharp->farthest)
                        : kNone;
+}
+
+std::optional<Seconds> splitTime(const Codec& codec, const RecordingFacts& facts) {
+    if (!codec.segment || !facts.bitRate)
+        return std::nullopt;
+    return recordTime(*codec.segment, 1.0, *facts.bitRate);
 }
 
 bool costs(const ModeCell& cell, CostKind kind) {
@@ -62,8 +69,10 @@ std::vector<Figure> figuresOf(const Shoot& shoot, const Setup& setup) {
         {FigureId::Sound, costs(cell, CostKind::Sound) ? "off" : "on"},
         {FigureId::Focus, costs(cell, CostKind::Focus) ? "by hand" : "possible"},
         {FigureId::ClipLimit, time(mode.clipLimit)},
+        {FigureId::Split, time(splitTime(*context->codec, facts))},
         {FigureId::Heat, time(facts.heat)},
         {FigureId::Power, setup.externalPower ? "external" : "battery"},
+        {FigureId::Proxy, mode.proxy ? "possible" : "none"},
         {FigureId::Above, print(at.clip + at.ratingOffset)},
         {FigureId::Below, print(at.noiseFloor + at.ratingOffset)},
         {FigureId::Grey, at.grey ? print(*at.grey) : kNone},

@@ -32,8 +32,10 @@ enum class FigureId {
     Sound,
     Focus,
     ClipLimit,
+    Split, ///< how much footage goes into one file before the camera starts the next
     Heat,
     Power,
+    Proxy,
     Above, ///< stops from mid-grey to the clip, as viewed
     Below, ///< stops from mid-grey to the noise floor, as viewed
     Grey   ///< where the scene's grey is recorded

@@ -55,6 +55,7 @@ struct ModeJudge {
     const SensorArea* area = nullptr;
     Settings settings;
     Celsius ambient{20};
+    std::vector<std::string> home; // rate sets of the delivery rate
 
     ModeJudge(const LatticeCase& asked, const RecordingMode& judged,
               const std::vector<CardInSlot>& atHand)
@@ -67,6 +68,7 @@ struct ModeJudge {
         const auto& setup = *question.setup;
         if (question.scene)
             ambient = question.scene->ambient.value_or(ambient);
+        home = regionsFor(*question.camera, mode, question.brief->rate, question.brief->rate);
         settings.set(SettingKey::Mode, mode.id);
         settings.set(SettingKey::Area, mode.area);
         settings.set(SettingKey::Codec, mode.codec);
@@ -181,6 +183,8 @@ void ModeJudge::judgeConstraints(ModeCell& cell) {
     settings.set(SettingKey::Angle, shutterAngle(question.setup->shutter, cell.rate).value());
     if (cell.card.slot)
         settings.set(SettingKey::Slot, cell.card.slot->id);
+    else
+        settings.clear(SettingKey::Slot); // of the rate before
     for (const auto& constraint : question.camera->constraints)
         if (isBroken(constraint, settings))
             cell.reasons.push_back({"constraint", {{"reason", constraint.reason}}});
@@ -188,14 +192,16 @@ void ModeJudge::judgeConstraints(ModeCell& cell) {
 
 // The constraint that forbids one more setting, on top of what is set already.
 const Constraint* ModeJudge::brokenBy(SettingKey key, const char* value) {
-    if (question.camera->constraints.empty())
-        return nullptr;
-    Settings probe = settings;
-    probe.set(key, std::string(value));
-    for (const auto& constraint : question.camera->constraints)
-        if (!isBroken(constraint, settings) && isBroken(constraint, probe))
-            return &constraint;
-    return nullptr;
+    const Constraint* found = nullptr;
+    for (const auto& constraint : question.camera->constraints) {
+        if (found || !mentions(constraint, key) || isBroken(constraint, settings))
+            continue;
+        settings.set(key, std::string(value));
+        if (isBroken(constraint, settings))
+            found = &constraint;
+        settings.clear(key);
+    }
+    return found;
 }
 
 void ModeJudge::addCosts(ModeCell& cell) {
@@ -222,8 +228,6 @@ void ModeJudge::addCosts(ModeCell& cell) {
     if (mode.externalPower)
         add(CostKind::Power, {"cost-power", {}});
     const auto regions = regionsFor(*question.camera, mode, cell.rate, question.brief->rate);
-    const auto home =
-        regionsFor(*question.camera, mode, question.brief->rate, question.brief->rate);
     const bool shared = std::any_of(regions.begin(), regions.end(), [&](const auto& id) {
         return std::find(home.begin(), home.end(), id) != home.end();
     });
@@ -232,8 +236,8 @@ void ModeJudge::addCosts(ModeCell& cell) {
     if (offSpeed)
         add(CostKind::OffSpeed,
             {mode.offSpeed->writesAtSensorRate ? "cost-sensor-rate" : "cost-off-speed", {}});
-    std::stable_sort(costs.begin(), costs.end(),
-                     [](const auto& a, const auto& b) { return a.first < b.first; });
+    std::sort(costs.begin(), costs.end(), // each kind is there once
+              [](const auto& a, const auto& b) { return a.first < b.first; });
 }
 
 ModeCell ModeJudge::judge(FrameRate rate) {
@@ -306,7 +310,7 @@ Lattice latticeOf(const LatticeCase& question) {
     const auto cards = cardsInSlots(question);
     for (const auto& mode : question.camera->modes) {
         const auto same = [&](const LatticeRow& row) {
-            return row.codec && row.codec->id == mode.codec && row.frame == mode.frame;
+            return row.frame == mode.frame && row.codec && row.codec->id == mode.codec;
         };
         auto row = std::find_if(lattice.rows.begin(), lattice.rows.end(), same);
         if (row == lattice.rows.end()) {
@@ -321,9 +325,10 @@ Lattice latticeOf(const LatticeCase& question) {
     }
     for (auto& row : lattice.rows)
         for (auto& cells : row.cells)
-            std::stable_sort(cells.begin(), cells.end(), [](const auto& a, const auto& b) {
-                return a.crop.value() < b.crop.value();
-            });
+            if (cells.size() > 1)
+                std::stable_sort(cells.begin(), cells.end(), [](const auto& a, const auto& b) {
+                    return a.crop.value() < b.crop.value();
+                });
     return lattice;
 }
 

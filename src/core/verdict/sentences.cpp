@@ -80,6 +80,8 @@ constexpr Sentence kFindings[] = {
      "The stop of skin keeps {codes} codes, {ten} at 10-bit. Either a ready look (less range), a "
      "normal gamut on the log curve (colour survives), or full log only when light, exposure and "
      "white are nailed."},
+    {"profile-locks", "{profile} switches off in-camera image controls",
+     "Not available: {list}. The grade has to do it."},
     {"bits-low", "{bits} bits a pixel is thin for this grade",
      "{mode} at {rate} is {bitRate}; a full grade wants {least} or more."},
     {"sound-lost", "No sound is recorded", "The scene wants it: {mode} is mute at {rate}."},

@@ -171,11 +171,11 @@ std::string reasonOf(const Reason& reason, const Translator& translate) {
 
 std::string nameOf(FigureId figure, const Translator& translate) {
     constexpr const char* names[] = {
-        "Recording",    "Rate",       "Plays at",  "Shutter",    "Profile",       "Bit rate",
-        "Bits a pixel", "Lasts",      "Card",      "Crop",       "Angle of view", "Frames like",
-        "Sharp",        "Hyperfocal", "Readout",   "ISO range",  "Rating",        "ND",
-        "Iris",         "Sound",      "Autofocus", "Clip limit", "Heat",          "Power",
-        "Above grey",   "Below grey", "Mid-grey"};
+        "Recording",    "Rate",       "Plays at",   "Shutter",    "Profile",       "Bit rate",
+        "Bits a pixel", "Lasts",      "Card",       "Crop",       "Angle of view", "Frames like",
+        "Sharp",        "Hyperfocal", "Readout",    "ISO range",  "Rating",        "ND",
+        "Iris",         "Sound",      "Autofocus",  "Clip limit", "Files of",      "Heat",
+        "Power",        "Proxy",      "Above grey", "Below grey", "Mid-grey"};
     return translated(names[static_cast<int>(figure)], translate);
 }
 

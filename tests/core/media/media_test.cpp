@@ -64,6 +64,11 @@ TEST(GuaranteedIn, TheSlowestOfClassCardAndSlotCounts) {
     EXPECT_DOUBLE_EQ(guaranteedIn(quick, narrow).value(), 1000 * 8e6) << "the bus is the ceiling";
 }
 
+// 4 GiB segments of FAT32 at 100 Mb/s: 5 min 44 s, common practice; 2^32 * 8 / 1e8 = 343.6 s.
+TEST(RecordTime, OfAFourGibibyteSegment) {
+    EXPECT_NEAR(recordTime(DataSize(4294967296.0), 1.0, DataRate(100e6)).value(), 343.6, 0.05);
+}
+
 TEST(SensorRateWriting, MultipliesByTheRates) {
     const auto written =
         sensorRateWriting(DataRate(240e6), FrameRate{Rational(100, 1)}, FrameRate{Rational(24, 1)});

@@ -123,7 +123,8 @@ const Shown kShown[] = {
          b.shoot.setups[0].rate = fps(120);
          b.shoot.scenes[0].view = Degrees(53); // 24 mm on the 24 mm wide centre
      },
-     "crop-too-tight", Severity::Caution, "35 mm frames like 52.5 mm: too tight", "Zoom to 24.1 mm"},
+     "crop-too-tight", Severity::Caution, "35 mm frames like 52.5 mm: too tight",
+     "Zoom to 24.1 mm"},
     {"CamerasRate",
      [](Bench& b) {
          secondCamera(b);

@@ -133,12 +133,12 @@ void SceneEntry::preview() {
     const QString text = m_edit->text();
     const auto& t = m_style.colours();
     if (text.trimmed().isEmpty()) {
-        m_preview->setText(
-            QStringLiteral("<span style='color:%1'>%2</span>")
-                .arg(t.muted.name(),
-                     tr("108lx, EV10.6 or overcast, dusk, office\u2026 \u00b7 day2 05:40 \u00b7 mute "
-                        "\u00b7 x4 \u00b7 T2.8-T4 \u00b7 tubes, dimmed 400Hz \u00b7 "
-                        "&gt;EV14/40min when the light changes")));
+        m_preview->setText(QStringLiteral("<span style='color:%1'>%2</span>")
+                               .arg(t.muted.name(),
+                                    tr("108lx, EV10.6 or overcast, dusk, office\u2026 \u00b7 day2 "
+                                       "05:40 \u00b7 mute "
+                                       "\u00b7 x4 \u00b7 T2.8-T4 \u00b7 tubes, dimmed 400Hz \u00b7 "
+                                       "&gt;EV14/40min when the light changes")));
         return;
     }
     const auto line = parseSceneLine(fromQt(text));

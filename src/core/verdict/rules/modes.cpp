@@ -122,6 +122,21 @@ void eightBitLog(const Case& now, Findings& out) {
     out.push_back(std::move(finding));
 }
 
+void profileLocks(const Case& now, Findings& out) {
+    const auto& profile = *now.context.profile;
+    if (profile.locks.empty())
+        return;
+    std::string list;
+    for (const auto& lock : profile.locks)
+        list += (list.empty() ? "" : ", ") + lock;
+    Finding finding;
+    finding.id = "profile-locks";
+    finding.severity = Severity::Note;
+    finding.source = kKitEntry;
+    finding.facts = {{"profile", profile.name}, {"list", list}};
+    out.push_back(std::move(finding));
+}
+
 void bitsForGrade(const Case& now, Findings& out) {
     const auto& facts = now.at.recording;
     if (!facts.bitRate)

@@ -46,6 +46,7 @@ void skinCodes(const Case&, Findings&);
 // modes.cpp: what the mode gives and forbids
 void modeExcluded(const Case&, Findings&);
 void eightBitLog(const Case&, Findings&);
+void profileLocks(const Case&, Findings&);
 void bitsForGrade(const Case&, Findings&);
 void soundAndFocus(const Case&, Findings&);
 void cropTooTight(const Case&, Findings&);
@@ -83,6 +84,7 @@ inline constexpr std::array kAll = {Rule{patchClipped},
                                     Rule{skinCodes},
                                     Rule{modeExcluded},
                                     Rule{eightBitLog},
+                                    Rule{profileLocks},
                                     Rule{bitsForGrade},
                                     Rule{soundAndFocus},
                                     Rule{cropTooTight},
