@@ -102,6 +102,46 @@ TEST_F(KitStep, AnInventedCameraIsDescribedFromScratchAndPlannedWith) {
     EXPECT_EQ(kit().cameras.back().name, "Heron 4") << "the edited kit is kept in the shoot";
 }
 
+TEST_F(KitStep, ACancelledDescriptionLeavesTheKitAsItWas) {
+    const auto before = window->document().value();
+    window->kit().choose(GearKind::Camera, QStringLiteral("pip"));
+    inSheet([](CameraSheet& sheet) {
+        type(sheet, "camera-name", "Never mind");
+        sheet.reject();
+    });
+    click("gear-add");
+    EXPECT_EQ(window->document().value(), before);
+}
+
+TEST_F(KitStep, TheSheetNamesTheFieldThatCannotBeRead) {
+    const struct {
+        const char* field;
+        const char* text;
+        const char* says;
+    } wrong[] = {{"camera-name", "", "Name"},
+                 {"camera-sensor", "24.9", "Sensor"},
+                 {"camera-bases", "800; 5000", "Base"},
+                 {"camera-clip", "5,5", "Stops over grey"},
+                 {"camera-range", "many", "Stops of range"},
+                 {"camera-slots", "UHS-9", "Card slots"},
+                 {"camera-banks", "three", "Banks"},
+                 {"camera-draw", "7 V", "Power draw"},
+                 {"camera-zebra", "0", "Zebra step"}};
+    inSheet([&](CameraSheet& sheet) {
+        for (const auto& entry : wrong) {
+            auto* edit = sheet.findChild<QLineEdit*>(QString::fromLatin1(entry.field));
+            const QString good = edit->text();
+            edit->setText(QString::fromLatin1(entry.text));
+            EXPECT_TRUE(problem(sheet).startsWith(QString::fromLatin1(entry.says)))
+                << entry.field << ": " << problem(sheet).toStdString();
+            sheet.accept();
+            EXPECT_TRUE(sheet.isVisible());
+            edit->setText(good);
+        }
+    });
+    window->kit().describeCamera(QStringLiteral("sedge-2"));
+}
+
 TEST_F(KitStep, DescribingKeepsWhatTheSheetDoesNotAsk) {
     const auto before = *findCamera(kit(), "tarn-6");
     inSheet([](CameraSheet& sheet) {

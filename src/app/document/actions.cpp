@@ -1,22 +1,12 @@
 #include "app/document/actions.h"
 
+#include "app/document/fresh_id.h"
 #include "app/document/text.h"
 
 #include <algorithm>
 
 namespace bslate::app {
 namespace {
-
-// The first free id of the form prefix-n.
-template<class Items>
-std::string freshId(const Items& items, const std::string& prefix) {
-    for (std::size_t n = items.size() + 1;; ++n) {
-        const std::string id = prefix + "-" + std::to_string(n);
-        if (std::none_of(items.begin(), items.end(),
-                         [&](const auto& item) { return item.id == id; }))
-            return id;
-    }
-}
 
 // "2A" is followed by "2B"; without a number to go on, by the count.
 std::string freshNumber(const Shoot& shoot, const std::string& after) {

@@ -1,5 +1,6 @@
 #include "app/document/kit_actions.h"
 
+#include "app/document/fresh_id.h"
 #include "app/document/text.h"
 #include "core/base/find_by_id.h"
 #include "core/kit/edit.h"
@@ -12,15 +13,6 @@
 
 namespace bslate::app {
 namespace {
-
-template<class Items>
-std::string freshId(const Items& items, const std::string& prefix) {
-    for (std::size_t n = items.size() + 1;; ++n) {
-        const std::string id = prefix + "-" + std::to_string(n);
-        if (!findById(items, id))
-            return id;
-    }
-}
 
 // Calls `visit(list, prefix)` with the kit's list of a kind.
 template<class AnyKit, class Visit>
@@ -65,14 +57,6 @@ Camera startingCamera() {
     return camera;
 }
 
-template<class Item>
-Item starting() {
-    if constexpr (std::is_same_v<Item, Camera>)
-        return startingCamera();
-    else
-        return Item{};
-}
-
 } // namespace
 
 QString nameOf(GearKind kind) {
@@ -108,13 +92,11 @@ QString KitActions::add(GearKind kind) {
     const bool done = change(tr("Add %1").arg(nameOf(kind)), [&](Kit& kit) {
         withList(kit, kind, [&](auto& items, const char* prefix) {
             using Item = typename std::decay_t<decltype(items)>::value_type;
-            Item item = starting<Item>();
+            Item item;
+            if constexpr (std::is_same_v<Item, Camera>)
+                item = freshCamera();
             item.id = freshId(items, prefix);
             item.name = fromQt(tr("New %1").arg(nameOf(kind)));
-            if constexpr (std::is_same_v<Item, Camera>)
-                for (const auto& profile : kit.profiles)
-                    if (profile.ready)
-                        item.profiles.push_back(profile.id);
             if constexpr (std::is_same_v<Item, Filter>)
                 item.label = {NdTradition::Density, 0.6};
             id = toQt(item.id);
@@ -171,6 +153,17 @@ void KitActions::remove(GearKind kind, const QString& id) {
             std::erase_if(items, [&](const auto& item) { return item.id == fromQt(id); });
         });
     });
+}
+
+Camera KitActions::freshCamera() const {
+    const auto& kit = m_document.shoot().kit;
+    Camera camera = startingCamera();
+    camera.id = freshId(kit.cameras, "camera");
+    camera.name = fromQt(tr("New %1").arg(nameOf(GearKind::Camera)));
+    for (const auto& profile : kit.profiles)
+        if (profile.ready)
+            camera.profiles.push_back(profile.id);
+    return camera;
 }
 
 bool KitActions::putCamera(const Camera& camera) {

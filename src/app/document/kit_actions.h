@@ -25,12 +25,14 @@ public:
     /// False after a refusal.
     bool change(const QString& name, const std::function<void(Kit&)>& change);
 
-    /// The id of the new item, empty after a refusal. A new camera is a copy of the first one, to
-    /// be described in its sheet.
+    /// The id of the new item, empty after a refusal.
     QString add(GearKind kind);
     QString duplicate(GearKind kind, const QString& id);
     void remove(GearKind kind, const QString& id);
 
+    /// A camera that is not in the kit yet, to be described: one area, base and mode, the ready
+    /// profiles of the kit.
+    [[nodiscard]] Camera freshCamera() const;
     /// Puts a camera in the place of the one with its id, or at the end.
     bool putCamera(const Camera& camera);
 

@@ -96,8 +96,10 @@ void setupMenu(MainWindow& w) {
         [&actions] { actions.duplicateSetup(); });
     add(menu, tr("Dele&te"), QKeySequence(QStringLiteral("Ctrl+Del")), w,
         [&actions] { actions.deleteSetup(); });
-    add(menu, tr("&Edit sheet\u2026"), QKeySequence(QStringLiteral("Ctrl+E")), w,
-        [&w] { w.editSetup(); });
+    // Ctrl+E moves to the end of the text while a field is being typed in; F4 works there too.
+    auto* sheet = add(menu, tr("&Edit sheet\u2026"), {}, w, [&w] { w.editSetup(); });
+    sheet->setShortcuts(
+        {QKeySequence(QStringLiteral("Ctrl+E")), QKeySequence(QStringLiteral("F4"))});
     menu->addSeparator();
     add(menu, tr("&Compare two\u2026"), QKeySequence(QStringLiteral("Ctrl+Shift+E")), w,
         [&w] { w.compareSetups(); });

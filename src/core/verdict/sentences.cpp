@@ -94,6 +94,8 @@ constexpr Sentence kFindings[] = {
      "{before} ran in {was}, this one needs {now}: it {cost}."},
     {"cameras-rate", "{other} does not match in rate",
      "{mine} here, {theirs} there: cuts between them will show it."},
+    {"cameras-rate-never", "{other} cannot match in rate",
+     "{mine} here; {camera} has no way to record it and runs at {theirs}."},
     {"cameras-depth", "{other} does not match in bit depth",
      "{mine}-bit here, {theirs}-bit there: the weaker one limits the grade."},
     {"cameras-gamut", "{other} records another gamut",

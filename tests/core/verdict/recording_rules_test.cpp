@@ -131,6 +131,19 @@ const Shown kShown[] = {
          b.shoot.setups[1].rate = fps(60);
      },
      "cameras-rate:2B", Severity::Caution, "does not match in rate", ""},
+    {"CamerasRateNever",
+     [](Bench& b) {
+         secondCamera(b);
+         b.shoot.setups[0].mode = "fast";
+         b.shoot.setups[0].rate = fps(120);
+         b.shoot.scenes[0].sound = false;
+     },
+     "cameras-rate-never:2B", Severity::Caution, "cannot match in rate", ""},
+    {"LocksOfTheProfile",
+     [](Bench& b) {
+         b.shoot.kit.profiles[0].locks = {"sharpening", "noise reduction"};
+     },
+     "profile-locks", Severity::Note, "index switches off", ""},
     {"CamerasDepth",
      [](Bench& b) {
          secondCamera(b);

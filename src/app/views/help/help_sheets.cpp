@@ -62,7 +62,7 @@ QString keysHtml() {
         {"Record: L, F", QT_TRANSLATE_NOOP("Help", "next sensor area, only what can be used")},
         {"C, Ctrl+Shift+E", QT_TRANSLATE_NOOP("Help", "compare two setups")},
         {"F6, Shift+F6", QT_TRANSLATE_NOOP("Help", "next, previous part of the window")},
-        {"Ctrl+E",
+        {"Ctrl+E, F4",
          QT_TRANSLATE_NOOP("Help", "setup sheet: name, camera, profile, mode, lens, rate")},
         {"Ctrl+Shift+N, Ctrl+D, Ctrl+Delete",
          QT_TRANSLATE_NOOP("Help", "add, duplicate, delete a setup")},

@@ -245,19 +245,28 @@ void KitView::describeCamera(const QString& id) {
     const auto* camera = findCamera(value->kit, fromQt(id));
     if (!camera)
         return;
-    CameraSheet sheet(value->kit, *camera, m_style, this);
-    if (sheet.exec() == QDialog::Accepted)
-        m_actions.putCamera(sheet.result());
+    describe(*camera);
+}
+
+void KitView::describeNewCamera() {
+    describe(m_actions.freshCamera());
+}
+
+void KitView::describe(const Camera& camera) {
+    const auto value = m_actions.document().value(); // the sheet refers to its kit
+    CameraSheet sheet(value->kit, camera, m_style, this);
+    if (sheet.exec() == QDialog::Accepted && m_actions.putCamera(sheet.result()))
+        choose(GearKind::Camera, toQt(camera.id));
 }
 
 void KitView::add() {
+    if (m_kind == GearKind::Camera)
+        return describeNewCamera();
     const QString id = m_actions.add(m_kind);
     if (id.isEmpty())
         return;
     choose(m_kind, id);
-    if (m_kind == GearKind::Camera)
-        describeCamera(id);
-    else if (auto* first = m_formHost->findChild<QuantityEdit*>()) {
+    if (auto* first = m_formHost->findChild<QuantityEdit*>()) {
         first->setFocus();
         first->selectAll();
     }

@@ -29,6 +29,8 @@ public:
     void setAskForFile(std::function<QString(bool save)> ask) { m_ask = std::move(ask); }
     /// Opens the sheet of a camera; its result is put into the kit when it is accepted.
     void describeCamera(const QString& id);
+    /// The same for one that is not in the kit yet: cancelling leaves the kit as it was.
+    void describeNewCamera();
 
 signals:
     void refused(const QString& message);
@@ -45,6 +47,7 @@ private:
     void showChosen();
     void showFields();
     void add();
+    void describe(const Camera& camera);
     void duplicate();
     void removeChosen();
 

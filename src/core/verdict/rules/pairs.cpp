@@ -56,9 +56,16 @@ void camerasMatch(const Case& now, Findings& out) {
         const auto there = resolve(*now.context.shoot, *other);
         if (!there)
             continue;
+        const FrameRate base = now.context.shoot->brief.rate;
+        const auto records = [&](const RecordingMode& mode) {
+            return bitRateAt(mode, setup.rate, base).has_value();
+        };
+        const auto& theirModes = there->camera->modes;
+        const bool could = std::any_of(theirModes.begin(), theirModes.end(), records);
         if (other->rate != setup.rate)
-            out.push_back(about(*other, "cameras-rate", Severity::Caution,
-                                {{"mine", setup.rate}, {"theirs", other->rate}}));
+            out.push_back(about(
+                *other, could ? "cameras-rate" : "cameras-rate-never", Severity::Caution,
+                {{"mine", setup.rate}, {"theirs", other->rate}, {"camera", there->camera->name}}));
         if (there->codec->depth != now.context.codec->depth)
             out.push_back(about(
                 *other, "cameras-depth", Severity::Caution,
