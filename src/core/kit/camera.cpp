@@ -1,6 +1,7 @@
 #include "core/kit/camera.h"
 
 #include "core/base/find_by_id.h"
+#include "core/media/recording.h"
 
 #include <algorithm>
 #include <cmath>
@@ -89,7 +90,7 @@ std::optional<DataRate> bitRateAt(const RecordingMode& mode, FrameRate rate, Fra
     const auto& from = listed ? *listed : mode.rates.front();
     if (!mode.offSpeed->writesAtSensorRate)
         return from.bitRate;
-    return from.bitRate * (rate.toDouble() / from.rate.toDouble());
+    return sensorRateWriting(from.bitRate, rate, from.rate);
 }
 
 std::vector<std::string> regionsFor(const Camera& camera, const RecordingMode& mode, FrameRate rate,
