@@ -1,79 +1,10 @@
-#include "core/quantity/parse.h"
-#include "core/quantity/print.h"
+#include "core/kit/setting_value.h"
 #include "io/kit_nodes.h"
 
 #include <algorithm>
 
 namespace bslate::io {
 namespace {
-
-constexpr std::array kKindNames = {NamedValue<ConstraintKind>{"requires", ConstraintKind::Requires},
-                                   NamedValue<ConstraintKind>{"excludes", ConstraintKind::Excludes},
-                                   NamedValue<ConstraintKind>{"limits", ConstraintKind::Limits}};
-
-// The words a setting may take when it is not an id of the camera's; empty for ids.
-std::vector<std::string_view> wordsOf(SettingKey key) {
-    switch (key) {
-    case SettingKey::Gop:
-        return {"raw", "intra", "long"};
-    case SettingKey::Sound:
-    case SettingKey::Focus:
-    case SettingKey::Proxy:
-        return {"on", "off"};
-    case SettingKey::Power:
-        return {"internal", "external"};
-    default:
-        return {};
-    }
-}
-
-Result<SettingValue> valueOf(SettingKey key, const std::string& text) {
-    const auto wrap = [](const auto& parsed) -> Result<SettingValue> {
-        if (!parsed)
-            return parsed.error();
-        return SettingValue(parsed->value());
-    };
-    switch (key) {
-    case SettingKey::Rate: {
-        const auto rate = parseFrameRate(text);
-        return rate ? Result<SettingValue>(SettingValue(*rate)) : rate.error();
-    }
-    case SettingKey::Bits:
-        return wrap(parseFactor(text));
-    case SettingKey::Rating:
-    case SettingKey::Base:
-        return wrap(parseExposureIndex(text));
-    case SettingKey::Angle:
-        return wrap(parseShutterAngle(text));
-    case SettingKey::Ambient:
-        return wrap(parseCelsius(text));
-    default:
-        break;
-    }
-    const auto words = wordsOf(key);
-    if (words.empty() || std::find(words.begin(), words.end(), text) != words.end())
-        return SettingValue(text);
-    std::string expected;
-    for (const auto word : words)
-        expected += (expected.empty() ? "" : " or ") + std::string(word);
-    return Error{ErrorCode::WrongType, {}, {}, text, expected};
-}
-
-std::string textOf(SettingKey key, const SettingValue& value) {
-    if (const auto* text = std::get_if<std::string>(&value))
-        return *text;
-    if (const auto* rate = std::get_if<FrameRate>(&value))
-        return spell(*rate);
-    const double number = std::get<double>(value);
-    switch (key) {
-    case SettingKey::Angle:
-        return spell(Shutter(ShutterAngle(number)));
-    case SettingKey::Ambient:
-        return spell(Celsius(number));
-    default:
-        return spell(ExposureIndex(number));
-    }
-}
 
 struct ConditionReader {
     const Json& node;
@@ -86,7 +17,7 @@ struct ConditionReader {
             state.fail(ErrorCode::WrongType, at, json.type_name(), "a text in quotes");
             return std::string();
         }
-        const auto value = valueOf(key, json.get<std::string>());
+        const auto value = parseSettingValue(key, json.get<std::string>());
         if (value)
             return *value;
         state.fail(value.error().code, at, json.get<std::string>(), value.error().expected);
@@ -154,14 +85,14 @@ Json conditionsJson(const std::vector<Condition>& conditions) {
         if (condition.oneOf.empty()) {
             entry = Json::object();
             if (condition.atLeast)
-                entry["at_least"] = textOf(condition.key, *condition.atLeast);
+                entry["at_least"] = spell(condition.key, *condition.atLeast);
             if (condition.atMost)
-                entry["at_most"] = textOf(condition.key, *condition.atMost);
+                entry["at_most"] = spell(condition.key, *condition.atMost);
             continue;
         }
         entry = Json::array();
         for (const auto& value : condition.oneOf)
-            entry.push_back(textOf(condition.key, value));
+            entry.push_back(spell(condition.key, value));
     }
     return node;
 }
@@ -175,12 +106,13 @@ Constraint constraintFrom(const Json& json, const std::string& place, ReadState&
     if (node.has("when"))
         constraint.when = conditionsFrom(node.child("when"), node.pointer("when"), state);
     int kinds = 0;
-    for (const auto& kind : kKindNames) {
-        const std::string key(kind.name);
+    for (const auto kind :
+         {ConstraintKind::Requires, ConstraintKind::Excludes, ConstraintKind::Limits}) {
+        const std::string key(nameOf(kind));
         if (!node.has(key.c_str()))
             continue;
         ++kinds;
-        constraint.kind = kind.value;
+        constraint.kind = kind;
         constraint.then = conditionsFrom(node.child(key.c_str()), node.pointer(key.c_str()), state);
         if (constraint.then.empty())
             node.fail(ErrorCode::EmptyText, key.c_str(), {}, "at least one setting");
@@ -199,7 +131,7 @@ Json constraintJson(const Constraint& constraint) {
     Json node = {{"id", constraint.id}};
     if (!constraint.when.empty())
         node["when"] = conditionsJson(constraint.when);
-    node[nameIn(table(kKindNames), constraint.kind)] = conditionsJson(constraint.then);
+    node[std::string(nameOf(constraint.kind))] = conditionsJson(constraint.then);
     node["reason"] = constraint.reason;
     appendExtra(node, constraint.extra);
     return node;

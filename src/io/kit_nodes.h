@@ -37,9 +37,9 @@ void writeModes(Json& camera, const Camera& value);
 [[nodiscard]] std::string busesOf(CardForm form);
 
 inline constexpr std::array kIsoNames = {
-    NamedValue<IsoBehaviour>{"recorded", IsoBehaviour::Recorded},
-    NamedValue<IsoBehaviour>{"index", IsoBehaviour::Index},
-    NamedValue<IsoBehaviour>{"note", IsoBehaviour::Note}};
+    NamedValue<IsoBehaviour>{keyOf(IsoBehaviour::Recorded), IsoBehaviour::Recorded},
+    NamedValue<IsoBehaviour>{keyOf(IsoBehaviour::Index), IsoBehaviour::Index},
+    NamedValue<IsoBehaviour>{keyOf(IsoBehaviour::Note), IsoBehaviour::Note}};
 inline constexpr std::array kFormNames = {NamedValue<CardForm>{"sd", CardForm::Sd},
                                           NamedValue<CardForm>{"cfexpress-a", CardForm::CfExpressA},
                                           NamedValue<CardForm>{"cfexpress-b", CardForm::CfExpressB},

@@ -3,6 +3,7 @@
 #include "app/views/kit/camera_sheet.h"
 #include "app/views/kit/kit_view.h"
 #include "app/window_fixture.h"
+#include "io/kit_json.h"
 
 #include <QComboBox>
 #include <QDialogButtonBox>
@@ -136,10 +137,37 @@ TEST_F(KitStep, TheSheetNamesTheFieldThatCannotBeRead) {
                 << entry.field << ": " << problem(sheet).toStdString();
             sheet.accept();
             EXPECT_TRUE(sheet.isVisible());
+            EXPECT_EQ(sheet.focusWidget(), edit) << "the cursor goes to the wrong field";
             edit->setText(good);
         }
     });
     window->kit().describeCamera(QStringLiteral("sedge-2"));
+}
+
+TEST_F(KitStep, RulesAreTypedAndAWrongOnePutsTheCursorOnItsLine) {
+    inSheet([&](CameraSheet& sheet) {
+        auto* rules = sheet.findChild<QPlainTextEdit*>(QStringLiteral("camera-rules"));
+        const QString before = rules->toPlainText();
+        const auto refusedWith = [&](const char* line, const char* says) {
+            rules->setPlainText(before + QLatin1Char('\n') + QString::fromUtf8(line));
+            EXPECT_TRUE(problem(sheet).contains(QString::fromUtf8(says)))
+                << problem(sheet).toStdString();
+            sheet.accept();
+            EXPECT_TRUE(sheet.isVisible() && rules->isVisible());
+        };
+        refusedWith("rate>=100 requires sound=perhaps : no", "on or off");
+        EXPECT_EQ(rules->textCursor().blockNumber(), rules->blockCount() - 1);
+        refusedWith("requires mode=none : no", "a recording mode of this camera");
+        rules->setPlainText(before + QStringLiteral("\nrate>=50 requires focus=off : too slow"));
+        sheet.accept();
+    });
+    const auto before = *findCamera(kit(), "pip");
+    window->kit().describeCamera(QStringLiteral("pip"));
+    auto after = *findCamera(kit(), "pip");
+    ASSERT_EQ(after.constraints.size(), before.constraints.size() + 1);
+    EXPECT_EQ(after.constraints.back().reason, "too slow");
+    after.constraints.pop_back();
+    EXPECT_EQ(after, before);
 }
 
 TEST_F(KitStep, DescribingKeepsWhatTheSheetDoesNotAsk) {
@@ -204,6 +232,18 @@ TEST_F(KitStep, ACameraTravelsByFile) {
     click("gear-import");
     ASSERT_EQ(kit().cameras.size(), 1u);
     EXPECT_EQ(kit().cameras[0].name, "Tarn 6");
+    const QString cards = file("card.bskit.json");
+    ASSERT_TRUE(window->files().openDemo().ok());
+    window->kit().setAskForFile([&](bool) { return cards; });
+    window->kit().choose(GearKind::Card, QStringLiteral("sd-v60"));
+    click("gear-export");
+    const auto one = io::loadKit(fromQt(cards));
+    ASSERT_TRUE(one.ok());
+    EXPECT_TRUE(one->cameras.empty() && one->lenses.empty());
+    ASSERT_EQ(one->cards.size(), 1u);
+    EXPECT_EQ(one->cards[0], *findCard(kit(), "sd-v60"));
+    click("kit-export");
+    EXPECT_EQ(io::loadKit(fromQt(cards))->cameras.size(), 3u);
     const QString missing = file("none.bskit.json");
     window->kit().setAskForFile([&](bool) { return missing; });
     click("gear-import");

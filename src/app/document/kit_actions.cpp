@@ -189,11 +189,26 @@ void KitActions::importFile(const QString& path) {
                       : tr("%1 is imported.").arg(QFileInfo(path).fileName()));
 }
 
-void KitActions::exportFile(const QString& path, const QString& cameraId) {
+void KitActions::exportFile(const QString& path, GearKind kind, const QString& id) {
     const auto& kit = m_document.shoot().kit;
-    const auto chosen = cameraId.isEmpty() ? Result<Kit>(kit) : extracted(kit, fromQt(cameraId));
-    const auto outcome = chosen ? io::writeFileAtomically(fromQt(path), io::writeKit(*chosen))
-                                : Outcome(chosen.error());
+    Kit chosen = kit;
+    if (const auto camera = extracted(kit, fromQt(id)); kind == GearKind::Camera && camera) {
+        chosen = *camera;
+    } else {
+        withList(kit, kind, [&](const auto& items, const char*) {
+            const auto* item = findById(items, fromQt(id));
+            if (!item)
+                return;
+            chosen = Kit();
+            chosen.name = item->name;
+            withList(chosen, kind, [&](auto& list, const char*) {
+                if constexpr (std::is_same_v<std::decay_t<decltype(list)>,
+                                             std::decay_t<decltype(items)>>)
+                    list = {*item};
+            });
+        });
+    }
+    const auto outcome = io::writeFileAtomically(fromQt(path), io::writeKit(chosen));
     if (outcome)
         emit told(tr("Written: %1").arg(path));
     else

@@ -37,8 +37,8 @@ public:
     bool putCamera(const Camera& camera);
 
     void importFile(const QString& path);
-    /// The whole kit, or one camera with what it needs.
-    void exportFile(const QString& path, const QString& cameraId = {});
+    /// One item, a camera with what it needs; the whole kit when there is no such item.
+    void exportFile(const QString& path, GearKind kind, const QString& id);
 
 signals:
     void refused(const QString& message);

@@ -99,12 +99,6 @@ void checkConditions(Checker& check, const Camera& camera, const Kit& kit,
         }
 }
 
-std::string_view keyOf(ConstraintKind kind) {
-    return kind == ConstraintKind::Requires   ? "requires"
-           : kind == ConstraintKind::Excludes ? "excludes"
-                                              : "limits";
-}
-
 void checkCamera(Checker& check, const Kit& kit, std::size_t index) {
     const auto& camera = kit.cameras[index];
     const std::string at = "/cameras/" + std::to_string(index);
@@ -132,7 +126,8 @@ void checkCamera(Checker& check, const Kit& kit, std::size_t index) {
         const auto& rule = camera.constraints[i];
         const std::string place = at + "/constraints/" + std::to_string(i);
         checkConditions(check, camera, kit, rule.when, place + "/when");
-        checkConditions(check, camera, kit, rule.then, place + "/" + std::string(keyOf(rule.kind)));
+        checkConditions(check, camera, kit, rule.then,
+                        place + "/" + std::string(nameOf(rule.kind)));
     }
     if (const auto outcome = checkConstraints(camera.constraints); !outcome)
         check.fail(outcome.error().code, at + "/constraints/" + outcome.error().place,

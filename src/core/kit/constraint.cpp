@@ -140,6 +140,12 @@ std::string_view nameOf(SettingKey key) {
     return kNames[static_cast<std::size_t>(key)];
 }
 
+std::string_view nameOf(ConstraintKind kind) {
+    return kind == ConstraintKind::Requires   ? "requires"
+           : kind == ConstraintKind::Excludes ? "excludes"
+                                              : "limits";
+}
+
 std::optional<SettingKey> findSettingKey(std::string_view name) {
     for (std::size_t i = 0; i < kSettingKeys; ++i)
         if (kNames[i] == name)

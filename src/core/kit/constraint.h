@@ -82,6 +82,9 @@ enum class ConstraintKind {
     Limits    ///< as Requires, on ordered settings
 };
 
+/// The name in a kit file: `requires`, `excludes` or `limits`.
+[[nodiscard]] std::string_view nameOf(ConstraintKind kind);
+
 struct Constraint {
     std::string id;
     std::vector<Condition> when; ///< all must hold; empty: always

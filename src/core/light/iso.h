@@ -13,6 +13,13 @@ enum class IsoBehaviour {
     Note      ///< raw: a note in the file
 };
 
+/// Its name in files and typed rules: `recorded`, `index` or `note`.
+[[nodiscard]] constexpr std::string_view keyOf(IsoBehaviour behaviour) {
+    return behaviour == IsoBehaviour::Recorded ? "recorded"
+           : behaviour == IsoBehaviour::Index  ? "index"
+                                               : "note";
+}
+
 /// log2(ISO / base).
 [[nodiscard]] inline Stops gainOf(ExposureIndex iso, ExposureIndex base) {
     return stopsBetween(iso, base);

@@ -149,10 +149,32 @@ const Shown kShown[] = {
          secondCamera(b);
          b.shoot.kit.cameras[1].codecs[0].depth = BitDepth{8};
      },
-     "cameras-depth:2B", Severity::Caution, "bit depth", ""},
+     "cameras-depth-never:2B", Severity::Caution, "cannot match in bit depth", ""},
+    {"CamerasDepthOfAnotherMode",
+     [](Bench& b) {
+         secondCamera(b);
+         auto& second = b.shoot.kit.cameras[1];
+         auto deep = second.codecs[0];
+         auto mode = second.modes[0];
+         second.codecs[0].depth = BitDepth{8};
+         mode.id = deep.id = "deep";
+         mode.codec = deep.id;
+         second.codecs.push_back(deep);
+         second.modes.push_back(mode);
+     },
+     "cameras-depth:2B", Severity::Caution, "does not match in bit depth", ""},
+    {"CamerasGamutNever",
+     [](Bench& b) {
+         secondCamera(b);
+         b.shoot.setups[1].profile = "recorded";
+         b.shoot.kit.profiles[1].gamut.red.x += 0.05;
+         b.shoot.kit.cameras[1].profiles = {"recorded"};
+     },
+     "cameras-gamut-never:2B", Severity::Note, "cannot record this gamut", ""},
     {"CamerasGamut",
      [](Bench& b) {
          secondCamera(b);
+         b.shoot.kit.cameras[1].profiles = {"index", "recorded"};
          b.shoot.setups[1].profile = "recorded";
          b.shoot.kit.profiles[1].gamut.red.x += 0.05;
      },

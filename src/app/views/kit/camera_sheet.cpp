@@ -3,8 +3,10 @@
 #include "app/document/text.h"
 #include "app/views/kit/camera_text.h"
 #include "app/views/kit/sensor_picture.h"
+#include "core/base/find_by_id.h"
 #include "core/kit/edit.h"
 #include "core/kit/mode_line.h"
+#include "core/kit/rule_line.h"
 
 #include <QComboBox>
 #include <QDialogButtonBox>
@@ -13,11 +15,23 @@
 #include <QLineEdit>
 #include <QListWidget>
 #include <QPlainTextEdit>
+#include <QTabWidget>
+#include <QTextBlock>
 #include <QVBoxLayout>
 
 #include <algorithm>
 
 namespace bslate::app {
+namespace {
+
+std::vector<std::string> linesOf(const QPlainTextEdit& edit) {
+    std::vector<std::string> lines;
+    for (const auto& line : edit.toPlainText().split(QLatin1Char('\n')))
+        lines.push_back(fromQt(line));
+    return lines;
+}
+
+} // namespace
 
 CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& style, QWidget* parent)
     : QDialog(parent)
@@ -27,6 +41,8 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
     , m_tap(new QComboBox)
     , m_profiles(new QListWidget)
     , m_modes(new QPlainTextEdit)
+    , m_rules(new QPlainTextEdit)
+    , m_pages(new QTabWidget)
     , m_problem(new QLabel)
     , m_picture(new SensorPicture(style)) {
     setObjectName(QStringLiteral("camera-sheet"));
@@ -35,7 +51,19 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
     auto* form = new QFormLayout;
     buildBody(*form);
     auto* right = new QVBoxLayout;
-    buildModes(*right);
+    const QString modes = tr("Recording modes"), rules = tr("Rules");
+    m_pages->addTab(buildLines(*m_modes, "camera-modes", modes,
+                               tr("One a line, bit rates in Mb/s: UHD long 10-bit 4:2:2 "
+                                  "24/25@100 50@150 crop1.5 mute mf clip29:59 heat20min@35C "
+                                  "external off1-120 sensorrate \"its name\"")),
+                    modes);
+    m_pages->addTab(buildLines(*m_rules, "camera-rules", rules,
+                               tr("One a line. region 50 25/50/100 | switch restarts the body | "
+                                  "iso codec=raw12 note 100-51200 | gop=raw rate>=100 requires "
+                                  "power=external : why; also excludes and limits")),
+                    rules);
+    right->addWidget(m_pages, 1);
+    right->addWidget(m_picture, 1);
     auto* row = new QHBoxLayout;
     row->addLayout(form, 2);
     row->addLayout(right, 3);
@@ -51,7 +79,8 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
     fill();
     for (auto* edit : findChildren<QLineEdit*>())
         connect(edit, &QLineEdit::textChanged, this, &CameraSheet::preview);
-    connect(m_modes, &QPlainTextEdit::textChanged, this, &CameraSheet::preview);
+    for (auto* lines : {m_modes, m_rules})
+        connect(lines, &QPlainTextEdit::textChanged, this, &CameraSheet::preview);
     preview();
 }
 
@@ -61,6 +90,7 @@ QLineEdit* CameraSheet::line(QFormLayout& form, const QString& label, const char
     edit->setObjectName(QString::fromLatin1(name));
     edit->setPlaceholderText(hint);
     edit->setToolTip(hint);
+    edit->setProperty("place", QString(label).remove(QLatin1Char('&')));
     form.addRow(label, edit);
     return edit;
 }
@@ -75,7 +105,7 @@ void CameraSheet::buildBody(QFormLayout& form) {
     m_clip = line(form, tr("Stops over grey"), "camera-clip", tr("6.1: grey to clip, at base"));
     m_range = line(form, tr("Stops of range"), "camera-range", tr("12.6: clip to noise, SNR 2"));
     m_profiles->setObjectName(QStringLiteral("camera-profiles"));
-    m_profiles->setAccessibleName(tr("Profiles the camera records"));
+    m_profiles->setAccessibleName(tr("Profiles of the camera"));
     m_profiles->setMaximumHeight(110);
     form.addRow(tr("&Profiles"), m_profiles);
     for (const auto& choice : shutterChoices())
@@ -90,21 +120,21 @@ void CameraSheet::buildBody(QFormLayout& form) {
     m_draw = line(form, tr("Power &draw"), "camera-draw", tr("7.5 W; empty: unknown"));
 }
 
-void CameraSheet::buildModes(QVBoxLayout& column) {
-    auto* label = new QLabel(tr("Recording &modes, one a line, bit rates in Mb/s:"));
-    label->setBuddy(m_modes);
-    column.addWidget(label);
-    auto* hint = new QLabel(tr("UHD long 10-bit 4:2:2 24/25@100 50@150 crop1.5 mute mf clip29:59 "
-                               "heat20min@35C external off1-120 sensorrate \"its name\""));
-    hint->setForegroundRole(QPalette::PlaceholderText);
-    hint->setFont(Style::font(TextRole::Secondary));
-    hint->setWordWrap(true);
-    column.addWidget(hint);
-    m_modes->setObjectName(QStringLiteral("camera-modes"));
-    m_modes->setTabChangesFocus(true);
-    m_modes->setLineWrapMode(QPlainTextEdit::NoWrap);
-    column.addWidget(m_modes, 1);
-    column.addWidget(m_picture, 1);
+QWidget* CameraSheet::buildLines(QPlainTextEdit& lines, const char* name, const QString& title,
+                                 const QString& hint) {
+    auto* page = new QWidget;
+    auto* column = new QVBoxLayout(page);
+    auto* label = new QLabel(hint);
+    label->setForegroundRole(QPalette::PlaceholderText);
+    label->setFont(Style::font(TextRole::Secondary));
+    label->setWordWrap(true);
+    column->addWidget(label);
+    lines.setObjectName(QString::fromLatin1(name));
+    lines.setAccessibleName(title);
+    lines.setTabChangesFocus(true);
+    lines.setLineWrapMode(QPlainTextEdit::NoWrap);
+    column->addWidget(&lines, 1);
+    return page;
 }
 
 void CameraSheet::fill() {
@@ -135,9 +165,13 @@ void CameraSheet::fill() {
     for (const auto& mode : m_camera.modes)
         lines << toQt(lineOf(m_camera, mode));
     m_modes->setPlainText(lines.join(QLatin1Char('\n')));
+    lines.clear();
+    for (const auto& rule : ruleLines(m_camera))
+        lines << toQt(rule);
+    m_rules->setPlainText(lines.join(QLatin1Char('\n')));
 }
 
-Result<Camera> CameraSheet::typed() const {
+Result<Camera> CameraSheet::typedBody() const {
     CameraText text{m_name->text(),           m_sensor->text(), m_readout->text(),
                     m_fastest->text(),        m_bases->text(),  m_clip->text(),
                     m_range->text(),          m_white->text(),  m_zebra->text(),
@@ -155,16 +189,38 @@ Result<Camera> CameraSheet::typed() const {
     if (result.profiles.empty())
         return Error{
             ErrorCode::EmptyText, {}, fromQt(tr("Profiles")), {}, "at least one profile ticked"};
-    std::vector<std::string> lines;
-    for (const auto& typedLine : m_modes->toPlainText().split(QLatin1Char('\n')))
-        lines.push_back(fromQt(typedLine));
-    auto modes = withModeLines(result, lines);
-    if (!modes) {
-        Error error = modes.error();
-        error.place = fromQt(tr("Recording modes, ")) + error.place;
+    return result;
+}
+
+Result<Camera> CameraSheet::typed() const {
+    const auto placed = [](Result<Camera> camera, const QString& page) {
+        if (camera)
+            return camera;
+        Error error = camera.error();
+        error.place = fromQt(page) + ", " + error.place;
+        return Result<Camera>(error);
+    };
+    auto body = typedBody();
+    if (!body)
+        return body;
+    auto modes = placed(withModeLines(*body, linesOf(*m_modes)), m_pages->tabText(0));
+    if (!modes)
+        return modes;
+    auto camera = placed(withRuleLines(*modes, linesOf(*m_rules)), m_pages->tabText(1));
+    if (!camera)
+        return camera;
+    Kit kit = m_kit;
+    if (auto* there = findById(kit.cameras, camera->id))
+        *there = *camera;
+    else
+        kit.cameras.push_back(*camera);
+    // Everything else was read field by field: a reference that leads nowhere is in the rules.
+    if (const auto outcome = checkKit(kit); !outcome) {
+        Error error = outcome.error();
+        error.place = fromQt(m_pages->tabText(1));
         return error;
     }
-    return modes;
+    return camera;
 }
 
 void CameraSheet::preview() {
@@ -188,9 +244,27 @@ void CameraSheet::preview() {
 void CameraSheet::accept() {
     const auto camera = typed();
     if (!camera)
-        return m_problem->setText(messageOf(camera.error()));
+        return focusOn(toQt(camera.error().place));
     m_camera = *camera;
     QDialog::accept();
+}
+
+// The field or the line a fault is in; a fault in a reference is in the rules.
+void CameraSheet::focusOn(const QString& place) {
+    for (auto* edit : findChildren<QLineEdit*>())
+        if (edit->property("place").toString().startsWith(place)) {
+            edit->setFocus();
+            return edit->selectAll();
+        }
+    if (m_profiles->accessibleName().startsWith(place))
+        return m_profiles->setFocus();
+    const int page = place.startsWith(m_pages->tabText(0)) ? 0 : 1;
+    auto* lines = page == 0 ? m_modes : m_rules;
+    m_pages->setCurrentIndex(page);
+    lines->setFocus();
+    const int line = place.section(QLatin1Char(' '), -1).toInt();
+    if (line > 0)
+        lines->setTextCursor(QTextCursor(lines->document()->findBlockByNumber(line - 1)));
 }
 
 } // namespace bslate::app

@@ -11,15 +11,16 @@ class QLabel;
 class QLineEdit;
 class QListWidget;
 class QPlainTextEdit;
+class QTabWidget;
 
 namespace bslate::app {
 
 class SensorPicture;
 
 /// The guided description of a camera: the body field by field, its recording modes one a line as
-/// they stand in the camera's menu, the sensor drawn as it is typed. What the sheet does not ask
-/// for (constraints, rate sets, ISO rules) is kept as it is. A wrong entry is named with its
-/// place and the sheet stays open.
+/// they stand in the camera's menu, what it forbids one rule a line, the sensor drawn as it is
+/// typed. A wrong entry is named with its place, OK puts the cursor there and the sheet stays
+/// open.
 class CameraSheet : public QDialog {
     Q_OBJECT
 
@@ -33,11 +34,14 @@ public:
 
 private:
     void buildBody(QFormLayout& form);
-    void buildModes(class QVBoxLayout& column);
+    [[nodiscard]] QWidget* buildLines(QPlainTextEdit& lines, const char* name, const QString& title,
+                                      const QString& hint);
     void fill();
     void preview();
+    void focusOn(const QString& place);
     /// The camera as typed, or what is wrong and where.
     [[nodiscard]] Result<Camera> typed() const;
+    [[nodiscard]] Result<Camera> typedBody() const;
     QLineEdit* line(QFormLayout& form, const QString& label, const char* name, const QString& hint);
 
     const Kit& m_kit;
@@ -46,7 +50,8 @@ private:
     QLineEdit *m_slots, *m_white, *m_zebra, *m_banks, *m_draw;
     QComboBox *m_shutter, *m_tap;
     QListWidget* m_profiles;
-    QPlainTextEdit* m_modes;
+    QPlainTextEdit *m_modes, *m_rules;
+    QTabWidget* m_pages;
     QLabel* m_problem;
     SensorPicture* m_picture;
 };

@@ -103,9 +103,12 @@ QWidget* KitView::buildList() {
             m_actions.importFile(path);
     });
     button(tr("Export\u2026"), "gear-export", [this] {
-        const QString camera = m_kind == GearKind::Camera ? m_id : QString();
         if (const QString path = m_ask(true); !path.isEmpty())
-            m_actions.exportFile(path, camera);
+            m_actions.exportFile(path, m_kind, m_id);
+    });
+    button(tr("Export the whole kit\u2026"), "kit-export", [this] {
+        if (const QString path = m_ask(true); !path.isEmpty())
+            m_actions.exportFile(path, m_kind, {});
     });
     connect(m_list, &QTreeWidget::currentItemChanged, this, [this](QTreeWidgetItem* item) {
         if (!item)

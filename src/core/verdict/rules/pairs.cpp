@@ -24,6 +24,29 @@ std::string joined(const std::vector<std::string>& names) {
     return text;
 }
 
+// Whether another camera has a mode that records at this setup's rate and is as asked.
+template<class Asked>
+bool canRecord(const Case& now, const Camera& camera, Asked asked) {
+    return std::any_of(camera.modes.begin(), camera.modes.end(), [&](const RecordingMode& mode) {
+        return bitRateAt(mode, now.context.setup->rate, now.context.shoot->brief.rate) &&
+               asked(mode);
+    });
+}
+
+bool couldMatchDepth(const Case& now, const Camera& camera) {
+    return canRecord(now, camera, [&](const RecordingMode& mode) {
+        const auto* codec = findCodec(camera, mode.codec);
+        return codec && codec->depth == now.context.codec->depth;
+    });
+}
+
+bool couldMatchGamut(const Case& now, const Camera& camera) {
+    return std::any_of(camera.profiles.begin(), camera.profiles.end(), [&](const std::string& id) {
+        const auto* profile = findProfile(now.context.shoot->kit, id);
+        return profile && profile->gamut == now.context.profile->gamut;
+    });
+}
+
 } // namespace
 
 void regionSwitch(const Case& now, Findings& out) {
@@ -56,24 +79,28 @@ void camerasMatch(const Case& now, Findings& out) {
         const auto there = resolve(*now.context.shoot, *other);
         if (!there)
             continue;
-        const FrameRate base = now.context.shoot->brief.rate;
-        const auto records = [&](const RecordingMode& mode) {
-            return bitRateAt(mode, setup.rate, base).has_value();
-        };
-        const auto& theirModes = there->camera->modes;
-        const bool could = std::any_of(theirModes.begin(), theirModes.end(), records);
+        const bool could =
+            canRecord(now, *there->camera, [](const RecordingMode&) { return true; });
         if (other->rate != setup.rate)
             out.push_back(about(
                 *other, could ? "cameras-rate" : "cameras-rate-never", Severity::Caution,
                 {{"mine", setup.rate}, {"theirs", other->rate}, {"camera", there->camera->name}}));
         if (there->codec->depth != now.context.codec->depth)
-            out.push_back(about(
-                *other, "cameras-depth", Severity::Caution,
-                {{"mine", now.context.codec->depth.bits}, {"theirs", there->codec->depth.bits}}));
+            out.push_back(about(*other,
+                                couldMatchDepth(now, *there->camera) ? "cameras-depth"
+                                                                     : "cameras-depth-never",
+                                Severity::Caution,
+                                {{"mine", now.context.codec->depth.bits},
+                                 {"theirs", there->codec->depth.bits},
+                                 {"camera", there->camera->name}}));
         if (!(there->profile->gamut == now.context.profile->gamut))
-            out.push_back(about(
-                *other, "cameras-gamut", Severity::Note,
-                {{"mine", now.context.profile->gamutName}, {"theirs", there->profile->gamutName}}));
+            out.push_back(about(*other,
+                                couldMatchGamut(now, *there->camera) ? "cameras-gamut"
+                                                                     : "cameras-gamut-never",
+                                Severity::Note,
+                                {{"mine", now.context.profile->gamutName},
+                                 {"theirs", there->profile->gamutName},
+                                 {"camera", there->camera->name}}));
     }
 }
 
