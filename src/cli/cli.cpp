@@ -81,6 +81,19 @@ void addValidate(CLI::App& app, ValidateOptions& o, Command& chosen) {
     verb->callback([&] { chosen = [&](std::ostream& out) { return validate(o, out); }; });
 }
 
+void addShutter(CLI::App& app, ShutterOptions& o, Command& chosen) {
+    auto* verb = app.add_subcommand("shutter", "What a shutter does to pulsed light");
+    verb->add_option("--rate", o.rate, "frame rate, 23.976")->required();
+    verb->add_option("--angle", o.angle, "shutter angle, 172.8");
+    verb->add_option("--time", o.time, "shutter time, 1/50");
+    verb->add_option("--steps", o.steps, "the dial: third, half, list:1/50,1/100 or angle:0.1");
+    verb->add_option("--light", o.lights,
+                     "HZ[:depth[:sine|rectified|pwm]]; repeatable, equal shares");
+    verb->add_option("--readout", o.readout, "sensor readout in milliseconds");
+    verb->add_flag("--json", o.json, "JSON on standard output");
+    verb->callback([&] { chosen = [&](std::ostream& out) { return shutter(o, out); }; });
+}
+
 } // namespace
 
 int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& err) {
@@ -91,6 +104,7 @@ int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& e
     ExposeOptions exposeOptions;
     LutOptions lutOptions;
     ModesOptions modesOptions;
+    ShutterOptions shutterOptions;
     ValidateOptions validateOptions;
     Command command;
     addCheck(app, checkOptions, command);
@@ -98,6 +112,7 @@ int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& e
     addExpose(app, exposeOptions, command);
     addLut(app, lutOptions, command);
     addModes(app, modesOptions, command);
+    addShutter(app, shutterOptions, command);
     addValidate(app, validateOptions, command);
     const auto verbs = app.get_subcommands([](const CLI::App*) { return true; });
     const bool known = args.empty() || args.front().starts_with("-") ||
@@ -106,7 +121,7 @@ int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& e
                        });
     if (!known) {
         err << "bslate: no such verb \"" << args.front()
-            << "\"; expected check, curve, expose, lut, modes or validate\n";
+            << "\"; expected check, curve, expose, lut, modes, shutter or validate\n";
         return kBadInput;
     }
     try {

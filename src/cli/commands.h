@@ -57,6 +57,16 @@ struct ModesOptions {
 /// Lists every cell of a camera's mode lattice.
 [[nodiscard]] Result<int> modes(const ModesOptions& options, std::ostream& out);
 
+struct ShutterOptions {
+    std::string rate, angle, time;
+    std::string steps;               ///< third, half, list:1/50,1/100 or angle:0.1; may be empty
+    std::vector<std::string> lights; ///< HZ[:depth[:waveform]]; they share the light equally
+    std::string readout;             ///< milliseconds; may be empty
+    bool json = false;
+};
+/// What a shutter does to pulsed light; exit code 1 when the pulsing can be seen.
+[[nodiscard]] Result<int> shutter(const ShutterOptions& options, std::ostream& out);
+
 /// Reads a kit or a shoot and says whether it is sound, by its "format".
 struct ValidateOptions {
     std::string file;

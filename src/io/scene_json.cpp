@@ -30,7 +30,10 @@ constexpr std::array kLightNames = {
 constexpr std::array kSourceNames = {NamedValue<SourceKind>{"filament", SourceKind::Filament},
                                      NamedValue<SourceKind>{"ballast", SourceKind::Ballast},
                                      NamedValue<SourceKind>{"electronic", SourceKind::Electronic},
-                                     NamedValue<SourceKind>{"dimmed-led", SourceKind::DimmedLed}};
+                                     NamedValue<SourceKind>{"dimmed-led", SourceKind::DimmedLed},
+                                     NamedValue<SourceKind>{"rectified", SourceKind::Rectified},
+                                     NamedValue<SourceKind>{"measured", SourceKind::Measured},
+                                     NamedValue<SourceKind>{"steady", SourceKind::Steady}};
 
 Patch patchFrom(const Json& json, const std::string& place, ReadState& state) {
     ObjectReader node(json, place, state);
@@ -95,6 +98,21 @@ Source sourceFrom(const Json& json, const std::string& place, ReadState& state) 
     source.kind = node.oneOf("kind", table(kSourceNames));
     if (node.has("pulses"))
         source.pulses = node.quantity("pulses", parseHertz);
+    for (const auto& [key, field] :
+         {std::pair("depth", &source.depth), std::pair("duty", &source.duty),
+          std::pair("share", &source.share)})
+        if (node.has(key))
+            *field = node.quantity(key, parseFraction);
+    if (source.duty && source.duty->value() <= 0)
+        node.fail(ErrorCode::OutOfRange, "duty", {}, "above 0");
+    source.harmonics =
+        node.list<Harmonic>("harmonics", [&](const Json& item, const std::string& at) {
+            ObjectReader harmonic(item, at, state);
+            return Harmonic{harmonic.wholeOr("order", 1, kHighestHarmonic, 1),
+                            harmonic.quantity("depth", parseFraction)};
+        });
+    if (source.kind == SourceKind::Measured && source.harmonics.empty())
+        node.fail(ErrorCode::MissingKey, "harmonics", {}, "at least one, of a measured lamp");
     source.extra = node.extra();
     return source;
 }
@@ -103,6 +121,14 @@ Json sourceJson(const Source& source) {
     Json node = {{"name", source.name}, {"kind", nameIn(table(kSourceNames), source.kind)}};
     if (source.pulses)
         node["pulses"] = spell(*source.pulses);
+    if (source.depth)
+        node["depth"] = spell(*source.depth);
+    if (source.duty)
+        node["duty"] = spell(*source.duty);
+    if (source.share)
+        node["share"] = spell(*source.share);
+    for (const auto& harmonic : source.harmonics)
+        node["harmonics"].push_back({{"order", harmonic.order}, {"depth", spell(harmonic.depth)}});
     appendExtra(node, source.extra);
     return node;
 }
@@ -120,6 +146,9 @@ void readLight(ObjectReader& node, Scene& scene) {
     scene.sources = node.list<Source>("sources", [&](const Json& item, const std::string& at) {
         return sourceFrom(item, at, state);
     });
+    if (scene.sources.size() > kMostSources)
+        node.fail(ErrorCode::OutOfRange, "sources", std::to_string(scene.sources.size()),
+                  "at most " + std::to_string(kMostSources) + " lamps in a scene");
 }
 
 void readWishes(ObjectReader& node, Scene& scene) {
@@ -131,7 +160,9 @@ void readWishes(ObjectReader& node, Scene& scene) {
             depth.fail(ErrorCode::OutOfRange, "narrowest", {}, "no wider than widest");
         node.keep("depth", depth.extra());
     }
-    scene.subjectSpeed = node.numberOr("subject_speed", 0, 1000, 0);
+    scene.subjectSpeed = WidthsPerSecond(node.numberOr("subject_speed", 0, 1000, 0));
+    if (node.has("pan"))
+        scene.pan = node.quantity("pan", parseDegreesPerSecond);
     scene.slowMotion = node.quantityOr("slow_motion", parseFactor, Magnification(1));
     scene.sound = node.flagOr("sound", true);
     scene.longestTake = node.quantityOr("longest_take", parseDuration, Seconds(0));
@@ -146,8 +177,10 @@ void writeWishes(Json& node, const Scene& scene) {
     if (scene.depth)
         node["depth"] = {{"widest", spell(scene.depth->widest)},
                          {"narrowest", spell(scene.depth->narrowest)}};
-    if (scene.subjectSpeed > 0)
-        node["subject_speed"] = scene.subjectSpeed;
+    if (scene.subjectSpeed.value() > 0)
+        node["subject_speed"] = scene.subjectSpeed.value();
+    if (scene.pan)
+        node["pan"] = spell(*scene.pan);
     if (scene.slowMotion.value() != 1)
         node["slow_motion"] = spellFactor(scene.slowMotion);
     node["sound"] = scene.sound;

@@ -49,6 +49,8 @@ Setup setupFrom(const Json& json, const std::string& place, ReadState& state) {
     setup.rating = node.quantity("rating", parseExposureIndex);
     setup.white = node.quantityOr("white", parseKelvin, Kelvin(5600));
     setup.school = node.oneOf("school", table(kSchoolNames));
+    if (node.has("shutter_school"))
+        setup.shutterSchool = node.oneOf("shutter_school", table(kShutterSchoolNames));
     setup.payer = node.oneOf("payer", table(kPayerNames));
     setup.bank = node.wholeOr("bank", 0, 100, 0);
     setup.accepted =
@@ -82,6 +84,7 @@ Json setupJson(const Setup& setup) {
                  {"rating", spell(setup.rating)},
                  {"white", spell(setup.white)},
                  {"school", nameIn(table(kSchoolNames), setup.school)},
+                 {"shutter_school", nameIn(table(kShutterSchoolNames), setup.shutterSchool)},
                  {"payer", nameIn(table(kPayerNames), setup.payer)},
                  {"bank", setup.bank},
                  {"accepted", accepted}});

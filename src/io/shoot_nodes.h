@@ -26,6 +26,11 @@ void checkIds(const std::vector<Item>& items, const char* key, ObjectReader& roo
 [[nodiscard]] Brief briefFrom(ObjectReader& shoot);
 [[nodiscard]] Json briefJson(const Brief& brief);
 
+inline constexpr std::array kShutterSchoolNames = {
+    NamedValue<ShutterSchool>{"half-frame", ShutterSchool::HalfFrame},
+    NamedValue<ShutterSchool>{"crisp", ShutterSchool::Crisp},
+    NamedValue<ShutterSchool>{"mains-locked", ShutterSchool::MainsLocked},
+    NamedValue<ShutterSchool>{"custom", ShutterSchool::Custom}};
 inline constexpr std::array kSchoolNames = {
     NamedValue<School>{"nominal", School::Nominal}, NamedValue<School>{"rated", School::Rated},
     NamedValue<School>{"to-the-right", School::ToTheRight},

@@ -7,7 +7,7 @@
 #include "app/views/light/light_canvas.h"
 #include "app/views/light/light_train.h"
 #include "app/views/light/light_view.h"
-#include "app/views/light/train_block.h"
+#include "app/widgets/value_block.h"
 
 #include <QSettings>
 #include <QTemporaryDir>
@@ -63,7 +63,7 @@ public:
     [[nodiscard]] QString file(const char* name) const {
         return m_folder.filePath(QString::fromLatin1(name));
     }
-    [[nodiscard]] TrainBlock& block(LightTrain::Link link) {
+    [[nodiscard]] ValueBlock& block(LightTrain::Link link) {
         return *window->light().train().block(link);
     }
     void typeInto(LightTrain::Link link, const char* text) {

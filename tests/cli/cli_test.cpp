@@ -231,5 +231,63 @@ TEST(CliValidate, KnowsKitsAndShootsAndNamesThePlaceOfAFault) {
     EXPECT_EQ(ran({"validate", "/nonexistent"}).code, kBadInput);
 }
 
+// ---- shutter
+
+TEST(CliShutter, GivesTheWorkedValuesOfPulsedLight) {
+    const auto half = ran({"shutter", "--rate", "24", "--angle", "180", "--light", "100:1:sine",
+                           "--readout", "12", "--steps", "third", "--json"});
+    ASSERT_EQ(half.code, kFaults) << half.err;
+    const auto json = half.json();
+    EXPECT_NEAR(json["exposure_time_s"].get<double>(), 1.0 / 48, 1e-12);
+    EXPECT_NEAR(json["ripple_percent"].get<double>(), 3.95, 5e-3);
+    EXPECT_NEAR(json["alias_hz"].get<double>(), 4, 1e-9);
+    EXPECT_NEAR(json["peak_to_peak_stops"].get<double>(), 0.114, 5e-4);
+    EXPECT_NEAR(json["bands"].get<double>(), 1.2, 1e-9);
+    EXPECT_EQ(json["nearest"]["shutter"], "1/50 s");
+    EXPECT_NEAR(json["nearest"]["error_deg"].get<double>(), -7.2, 1e-9);
+    EXPECT_NEAR(json["nearest"]["error_stops"].get<double>(), -0.0589, 1e-4);
+    ASSERT_EQ(json["safe"].size(), 4u);
+    EXPECT_NEAR(json["safe"][1]["best_deg"].get<double>(), 172.8, 1e-9);
+    EXPECT_EQ(json["safe"][1]["on_dial"], "1/50 s");
+    EXPECT_TRUE(json["safe_rates"].empty());
+    const auto still = ran({"shutter", "--rate", "24", "--time", "1/50", "--light", "100"});
+    EXPECT_EQ(still.code, kGood);
+    EXPECT_NE(still.out.find("172.8"), std::string::npos);
+}
+
+TEST(CliShutter, WhereNoShutterHelpsTheRatesAreListed) {
+    const auto fast =
+        ran({"shutter", "--rate", "120", "--angle", "180", "--light", "100", "--json"});
+    EXPECT_TRUE(fast.json()["safe"].empty());
+    EXPECT_EQ(fast.json()["safe_rates"][0]["rate"], "100");
+    EXPECT_TRUE(fast.json()["safe_rates"][0]["any_shutter"].get<bool>());
+}
+
+TEST(CliShutter, WrongEntriesNameTheirOption) {
+    const std::pair<std::vector<std::string>, const char*> wrong[] = {
+        {{"--rate", "0", "--angle", "180"}, "--rate"},
+        {{"--rate", "-24", "--angle", "180"}, "--rate"},
+        {{"--rate", "24", "--angle", "361"}, "--angle"},
+        {{"--rate", "24", "--angle", "nan"}, "--angle"},
+        {{"--rate", "60", "--time", "1/50"}, "--time"},
+        {{"--rate", "24"}, "--angle"},
+        {{"--rate", "24", "--angle", "180", "--light", "100:2x"}, "--light"},
+        {{"--rate", "24", "--angle", "180", "--light", "100:1:square"}, "square"},
+        {{"--rate", "24", "--angle", "180", "--steps", "fifth"}, "--steps"},
+        {{"--rate", "24", "--angle", "180", "--steps", "list:1/50,x"}, "--steps"},
+        {{"--rate", "24", "--angle", "180", "--readout", "-3"}, "--readout"}};
+    for (const auto& [options, place] : wrong) {
+        std::vector<std::string> args = {"shutter"};
+        args.insert(args.end(), options.begin(), options.end());
+        const auto result = ran(args);
+        EXPECT_EQ(result.code, kBadInput) << place;
+        EXPECT_NE(result.err.find(place), std::string::npos) << result.err;
+    }
+    std::vector<std::string> many = {"shutter", "--rate", "24", "--angle", "180"};
+    for (int i = 0; i < 70; ++i)
+        many.insert(many.end(), {"--light", "100"});
+    EXPECT_NE(ran(many).err.find("at most 64"), std::string::npos);
+}
+
 } // namespace
 } // namespace bslate::cli

@@ -7,6 +7,7 @@
 #include "app/shell/step_bar.h"
 #include "app/shell/verdict_panel.h"
 #include "app/views/brief/brief_view.h"
+#include "app/views/cadence/cadence_view.h"
 #include "app/views/compare/compare_dialog.h"
 #include "app/views/kit/kit_view.h"
 #include "app/views/light/light_canvas.h"
@@ -40,6 +41,7 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
     , m_stack(new QStackedWidget)
     , m_brief(new BriefView(m_actions, style))
     , m_kit(new KitView(m_kitActions, style))
+    , m_cadence(new CadenceView(m_actions, style))
     , m_light(new LightView(m_actions, style))
     , m_record(new RecordView(m_actions, style))
     , m_verdict(new VerdictPanel(m_actions, style))
@@ -72,6 +74,7 @@ void MainWindow::assemble() {
     };
     add(Brief, tr("Brief"), m_brief);
     add(Kit, tr("Kit"), m_kit);
+    add(Cadence, tr("Cadence"), m_cadence);
     add(Light, tr("Light"), m_light);
     add(Record, tr("Record"), m_record);
 
@@ -108,6 +111,7 @@ void MainWindow::connectParts() {
     connect(m_steps, &StepBar::chosen, this, &MainWindow::showStep);
     connect(&m_actions, &Actions::refused, this, tellProblem);
     connect(m_light, &LightView::refused, this, tellProblem);
+    connect(m_cadence, &CadenceView::refused, this, tellProblem);
     connect(m_brief, &BriefView::refused, this, tellProblem);
     connect(m_kit, &KitView::refused, this, tellProblem);
     connect(&m_kitActions, &KitActions::refused, this, tellProblem);

@@ -16,6 +16,7 @@ class QStackedWidget;
 namespace bslate::app {
 
 class BriefView;
+class CadenceView;
 class CardDialog;
 class DialInPanel;
 class KitView;
@@ -32,7 +33,7 @@ class MainWindow : public QMainWindow {
     Q_OBJECT
 
 public:
-    enum Step { Brief = 1, Kit = 2, Light = 4, Record = 5 };
+    enum Step { Brief = 1, Kit = 2, Cadence = 3, Light = 4, Record = 5 };
     enum class Answer { Save, Discard, Cancel };
 
     MainWindow(Style& style, QSettings& settings, const QString& scratch);
@@ -40,6 +41,7 @@ public:
     [[nodiscard]] ShootDocument& document() { return m_document; }
     [[nodiscard]] Actions& actionsOnShoot() { return m_actions; }
     [[nodiscard]] FileKeeper& files() { return m_files; }
+    [[nodiscard]] CadenceView& cadence() { return *m_cadence; }
     [[nodiscard]] LightView& light() { return *m_light; }
     [[nodiscard]] KitView& kit() { return *m_kit; }
     [[nodiscard]] RecordView& record() { return *m_record; }
@@ -94,6 +96,7 @@ private:
     QStackedWidget* m_stack;
     BriefView* m_brief;
     KitView* m_kit;
+    CadenceView* m_cadence;
     LightView* m_light;
     RecordView* m_record;
     std::map<int, QWidget*> m_views; ///< by step number

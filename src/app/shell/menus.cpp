@@ -116,6 +116,8 @@ void lookMenu(MainWindow& w) {
         [&w] { w.showStep(MainWindow::Brief); });
     add(menu, tr("&Kit"), QKeySequence(QStringLiteral("Ctrl+2")), w,
         [&w] { w.showStep(MainWindow::Kit); });
+    add(menu, tr("&Cadence"), QKeySequence(QStringLiteral("Ctrl+3")), w,
+        [&w] { w.showStep(MainWindow::Cadence); });
     add(menu, tr("&Light"), QKeySequence(QStringLiteral("Ctrl+4")), w,
         [&w] { w.showStep(MainWindow::Light); });
     add(menu, tr("&Record"), QKeySequence(QStringLiteral("Ctrl+5")), w,

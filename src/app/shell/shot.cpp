@@ -22,6 +22,7 @@ void settle() {
 QWidget* viewWidget(MainWindow& window, const QString& view) {
     const std::pair<const char*, int> steps[] = {{"brief", MainWindow::Brief},
                                                  {"kit", MainWindow::Kit},
+                                                 {"cadence", MainWindow::Cadence},
                                                  {"light", MainWindow::Light},
                                                  {"record", MainWindow::Record}};
     for (const auto& [name, step] : steps)
@@ -56,8 +57,9 @@ bool takeShot(MainWindow& window, const Shot& shot) {
     settle();
     auto* widget = viewWidget(window, shot.view);
     if (!widget) {
-        std::cerr << "bright-slate: --view: no such view \"" << shot.view.toStdString()
-                  << "\"; expected brief, kit, light, record, compare, card, keys or cautions\n";
+        std::cerr
+            << "bright-slate: --view: no such view \"" << shot.view.toStdString()
+            << "\"; expected brief, kit, cadence, light, record, compare, card, keys or cautions\n";
         return false;
     }
     window.verdict().refresh();

@@ -80,4 +80,56 @@ Shutter nearestOnDial(const ShutterDial& dial, const Shutter& wanted, FrameRate 
                              });
 }
 
+namespace {
+
+// Every listed time that fits the frame, rising.
+std::vector<Seconds> fittingTimes(const ShutterDial& dial, FrameRate rate) {
+    std::vector<Seconds> times;
+    for (const Seconds time : dial.times)
+        if (fitsFrame(time, rate))
+            times.push_back(time);
+    std::sort(times.begin(), times.end());
+    return times;
+}
+
+// The place among rising times nearest in stops.
+int placeOf(const std::vector<Seconds>& times, Seconds wanted) {
+    const auto miss = [&](Seconds time) { return std::abs(stopsBetween(time, wanted).value()); };
+    const auto best = std::min_element(times.begin(), times.end(),
+                                       [&](Seconds a, Seconds b) { return miss(a) < miss(b); });
+    return static_cast<int>(best - times.begin());
+}
+
+bool clicksInAngles(const ShutterDial& dial, const Shutter& shutter) {
+    return dial.angleStep > 0 &&
+           (dial.times.empty() || std::holds_alternative<ShutterAngle>(shutter));
+}
+
+} // namespace
+
+int stepsOnDial(const ShutterDial& dial, const Shutter& from, const Shutter& to, FrameRate rate) {
+    if (clicksInAngles(dial, from)) {
+        const double apart = shutterAngle(to, rate).value() - shutterAngle(from, rate).value();
+        return static_cast<int>(std::lround(-apart / dial.angleStep));
+    }
+    const auto times = fittingTimes(dial, rate);
+    if (times.empty())
+        return 0;
+    return placeOf(times, exposureTime(from, rate)) - placeOf(times, exposureTime(to, rate));
+}
+
+Shutter stepShutter(const ShutterDial& dial, const Shutter& from, int steps, FrameRate rate) {
+    if (clicksInAngles(dial, from)) {
+        const double angle = shutterAngle(from, rate).value() + steps * dial.angleStep;
+        return nearestOnDial({dial.angleStep, {}},
+                             ShutterAngle(std::clamp(angle, dial.angleStep, 360.0)), rate);
+    }
+    const auto times = fittingTimes(dial, rate);
+    if (times.empty())
+        return from;
+    const int last = static_cast<int>(times.size()) - 1;
+    const int place = placeOf(times, exposureTime(from, rate)) + steps;
+    return times[static_cast<std::size_t>(std::clamp(place, 0, last))];
+}
+
 } // namespace bslate

@@ -32,6 +32,16 @@ struct ShutterDial {
 /// The usual half-stop times from 1/24 to 1/8000 s, literal: common practice, no source.
 [[nodiscard]] std::span<const Seconds> halfStopTimes();
 
+/// How many clicks of the dial `from` is longer than `to`, negative when it is shorter;
+/// angle steps when the dial takes angles, else listed times. 0 for a dial that offers nothing.
+[[nodiscard]] int stepsOnDial(const ShutterDial& dial, const Shutter& from, const Shutter& to,
+                              FrameRate rate);
+
+/// The setting `steps` clicks away from the nearest one: positive is longer, more light. Stays on
+/// the dial and within the frame; a dial that offers nothing gives `from` back.
+[[nodiscard]] Shutter stepShutter(const ShutterDial& dial, const Shutter& from, int steps,
+                                  FrameRate rate);
+
 /// The setting of the dial nearest in stops to `wanted` that fits the frame. A dial that offers
 /// nothing, or nothing that fits, gives `wanted` back. An angle-taking dial keeps a typed time
 /// when it offers that very time.

@@ -106,7 +106,12 @@ Result<Condition> conditionFrom(const std::string& word) {
 
 std::string textOf(const Condition& condition) {
     const std::string key(nameOf(condition.key));
-    const auto value = [&](const SettingValue& v) { return quoted(spell(condition.key, v)); };
+    const auto value = [&](const SettingValue& v) {
+        std::string text = spell(condition.key, v);
+        if (isOrdered(condition.key)) // "35 C" reads the same without its space
+            std::erase(text, ' ');
+        return quoted(text);
+    };
     if (condition.atLeast && condition.atMost)
         return key + "=" + value(*condition.atLeast) + ".." + value(*condition.atMost);
     if (condition.atLeast)

@@ -63,6 +63,20 @@ Result<double> readAperture(std::string_view text, std::string_view expected) {
         return typed.error();
     return apertureMeant(*typed);
 }
+// Percent, unless the number has a decimal point and is at most 1; [0, 1].
+Result<double> readShare(std::string_view text, std::string_view expected) {
+    const auto scanned = scan(text, expected);
+    if (!scanned)
+        return scanned.error();
+    if (!scanned->prefix.empty() || !contains({"", "%"}, scanned->unit))
+        return refuse(ErrorCode::UnknownUnit, text, expected);
+    const bool fraction = scanned->unit.empty() && scanned->point && scanned->value <= 1.0;
+    const double value = fraction ? scanned->value : scanned->value / 100.0;
+    if (value < 0 || value > 1)
+        return refuse(ErrorCode::OutOfRange, text, expected);
+    return value;
+}
+
 } // namespace
 
 Result<TStop> parseTStop(std::string_view text) {
@@ -251,17 +265,16 @@ Result<Kelvin> parseKelvin(std::string_view text) {
 }
 
 Result<Reflectance> parseReflectance(std::string_view text) {
-    constexpr std::string_view expected = "a reflectance such as 18 % or 0.18, above 0 up to 100 %";
-    const auto scanned = scan(text, expected);
-    if (!scanned)
-        return scanned.error();
-    if (!scanned->prefix.empty() || !contains({"", "%"}, scanned->unit))
-        return refuse(ErrorCode::UnknownUnit, text, expected);
-    const bool fraction = scanned->unit.empty() && scanned->point && scanned->value <= 1.0;
-    const double value = fraction ? scanned->value : scanned->value / 100.0;
-    if (value <= 0 || value > 1)
-        return refuse(ErrorCode::OutOfRange, text, expected);
-    return Reflectance(value);
+    const auto share = readShare(text, "a reflectance such as 18 % or 0.18, above 0 up to 100 %");
+    if (share && *share <= 0)
+        return refuse(ErrorCode::OutOfRange, text,
+                      "a reflectance such as 18 % or 0.18, above 0 up to 100 %");
+    return share ? Result<Reflectance>(Reflectance(*share)) : share.error();
+}
+
+Result<Fraction> parseFraction(std::string_view text) {
+    const auto share = readShare(text, "a share such as 70 % or 0.7, from 0 to 100 %");
+    return share ? Result<Fraction>(Fraction(*share)) : share.error();
 }
 
 } // namespace bslate

@@ -80,6 +80,12 @@ namespace bslate {
 [[nodiscard]] Result<Seconds> parseTimeOfDay(std::string_view text);
 /// `3840x2160`, `UHD`, `HD`, `4K DCI`; sides from 16 to 65536 pixels.
 [[nodiscard]] Result<FrameSize> parseFrameSize(std::string_view text);
+/// `70 %`, `70`, `0.7`: percent unless it is at most 1 and has a decimal point; [0, 1].
+[[nodiscard]] Result<Fraction> parseFraction(std::string_view text);
+/// `0.25 w/s`, `0.25`; [0, 1000] frame widths a second.
+[[nodiscard]] Result<WidthsPerSecond> parseWidthsPerSecond(std::string_view text);
+/// `8 deg/s`, `8°/s`, `8`; (0, 3600].
+[[nodiscard]] Result<DegreesPerSecond> parseDegreesPerSecond(std::string_view text);
 /// `4x`, `x4`, `4`; [1, 10 000]: a factor of slowing down or cropping.
 [[nodiscard]] Result<Magnification> parseFactor(std::string_view text);
 

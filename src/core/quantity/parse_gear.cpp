@@ -99,6 +99,23 @@ Result<Hertz> parseHertz(std::string_view text) {
                                 true});
 }
 
+Result<WidthsPerSecond> parseWidthsPerSecond(std::string_view text) {
+    return readAs<WidthsPerSecond>(text, {"frame widths a second such as 0.25 w/s, from 0 to 1000",
+                                          {},
+                                          {{"w/s", 1}, {"", 1}},
+                                          0,
+                                          1000});
+}
+
+Result<DegreesPerSecond> parseDegreesPerSecond(std::string_view text) {
+    return readAs<DegreesPerSecond>(text, {"a pan such as 8 deg/s, above 0 up to 3600",
+                                           {},
+                                           {{"deg/s", 1}, {"", 1}, {"degrees/s", 1}},
+                                           0,
+                                           3600,
+                                           true});
+}
+
 Result<Watts> parseWatts(std::string_view text) {
     return readAs<Watts>(text,
                          {"a power such as 21 W, up to 10000", {}, {{"", 1}, {"w", 1}}, 0, 10000});

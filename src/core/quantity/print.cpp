@@ -190,8 +190,7 @@ std::string spell(Kelvin white) {
     return exact(white.value()) + "K";
 }
 std::string spell(Reflectance share) {
-    const std::string number = exact(share.value());
-    return number.find('.') == std::string::npos ? number + ".0" : number;
+    return spell(Fraction(share.value()));
 }
 
 } // namespace bslate

@@ -37,11 +37,14 @@ namespace bslate {
 [[nodiscard]] std::string print(Degrees angle);      ///< `54°`, `39.6°` under 10 with a decimal
 [[nodiscard]] std::string print(Celsius air);        ///< `35 °C`
 [[nodiscard]] std::string print(Hertz pulses);       ///< `400 Hz`
-[[nodiscard]] std::string print(Watts power);        ///< `21 W`, `7.5 W`
-[[nodiscard]] std::string print(WattHours energy);   ///< `98 Wh`
-[[nodiscard]] std::string print(BitsPerPixel bits);  ///< `0.28`
-[[nodiscard]] std::string print(Magnification x);    ///< `1.4`, `4.17`, `2`
-[[nodiscard]] std::string print(FrameSize size);     ///< `3840 × 2160`
+[[nodiscard]] std::string print(Fraction share);     ///< `3.95 %`
+[[nodiscard]] std::string print(WidthsPerSecond speed); ///< `0.25 w/s`
+[[nodiscard]] std::string print(DegreesPerSecond pan);  ///< `7.7°/s`
+[[nodiscard]] std::string print(Watts power);           ///< `21 W`, `7.5 W`
+[[nodiscard]] std::string print(WattHours energy);      ///< `98 Wh`
+[[nodiscard]] std::string print(BitsPerPixel bits);     ///< `0.28`
+[[nodiscard]] std::string print(Magnification x);       ///< `1.4`, `4.17`, `2`
+[[nodiscard]] std::string print(FrameSize size);        ///< `3840 × 2160`
 /// `2 h 28 min`, `68 min`, `5 min 44 s`, `8.3 s`: never longer than it really is.
 [[nodiscard]] std::string printDuration(Seconds length);
 /// `22.5 MB/s`: how cards are rated.
@@ -62,6 +65,9 @@ namespace bslate {
 [[nodiscard]] std::string spell(Degrees angle);
 [[nodiscard]] std::string spell(Celsius air);
 [[nodiscard]] std::string spell(Hertz pulses);
+[[nodiscard]] std::string spell(Fraction share);
+[[nodiscard]] std::string spell(WidthsPerSecond speed);
+[[nodiscard]] std::string spell(DegreesPerSecond pan);
 [[nodiscard]] std::string spell(Watts power);
 [[nodiscard]] std::string spell(WattHours energy);
 [[nodiscard]] std::string spell(DataSize size);

@@ -30,6 +30,16 @@ std::string print(Celsius air) {
 std::string print(Hertz pulses) {
     return trimmed(pulses.value(), 1) + " Hz";
 }
+std::string print(Fraction share) {
+    const double percent = share.value() * 100;
+    return trimmed(percent, std::abs(percent) < 10 ? 2 : 1) + " %";
+}
+std::string print(WidthsPerSecond speed) {
+    return trimmed(speed.value(), 3) + " w/s";
+}
+std::string print(DegreesPerSecond pan) {
+    return trimmed(pan.value(), pan.value() < 10 ? 1 : 0) + "\u00b0/s";
+}
 std::string print(Watts power) {
     return trimmed(power.value(), 1) + " W";
 }
@@ -82,6 +92,16 @@ std::string spell(Celsius air) {
 }
 std::string spell(Hertz pulses) {
     return exact(pulses.value()) + " Hz";
+}
+std::string spell(Fraction share) {
+    const std::string number = exact(share.value());
+    return number.find('.') == std::string::npos ? number + ".0" : number;
+}
+std::string spell(WidthsPerSecond speed) {
+    return exact(speed.value()) + " w/s";
+}
+std::string spell(DegreesPerSecond pan) {
+    return exact(pan.value()) + " deg/s";
 }
 std::string spell(Watts power) {
     return exact(power.value()) + " W";

@@ -45,36 +45,42 @@ struct Watts : Additive {};
 struct WattHours : Additive {};
 struct BitsPerPixel : Additive {};
 struct Magnification : Absolute {};
+struct Fraction : Absolute {};
+struct WidthsPerSecond : Absolute {};
+struct DegreesPerSecond : Absolute {};
 } // namespace tag
 
-using Stops = Quantity<tag::Stops>;                 ///< base-2 logarithm of a light ratio
-using Seconds = Quantity<tag::Seconds>;             ///< s
-using TStop = Quantity<tag::TStop>;                 ///< transmission aperture, > 0; exposure
-using FNumber = Quantity<tag::FNumber>;             ///< geometric aperture, > 0; depth of field
-using CandelaPerM2 = Quantity<tag::CandelaPerM2>;   ///< luminance, cd/m2
-using Lux = Quantity<tag::Lux>;                     ///< illuminance, lx
-using Ev = Quantity<tag::Ev>;                       ///< exposure value at ISO 100
-using ExposureIndex = Quantity<tag::ExposureIndex>; ///< ISO arithmetic speed, > 0
-using ShutterAngle = Quantity<tag::ShutterAngle>;   ///< degrees, (0, 360]
-using Density = Quantity<tag::Density>;             ///< optical density, base-10
-using Kelvin = Quantity<tag::Kelvin>;               ///< correlated colour temperature
-using Mired = Quantity<tag::Mired>;                 ///< 1e6 / kelvin
-using DataRate = Quantity<tag::DataRate>;           ///< bit/s
-using DataSize = Quantity<tag::DataSize>;           ///< bytes; cards count in powers of ten
-using SceneLinear = Quantity<tag::SceneLinear>;     ///< scene light, 0.18 is mid-grey
-using Signal = Quantity<tag::Signal>;               ///< a curve's own 0..1 output
-using Level = Quantity<tag::Level>;                 ///< percent of the legal range ("IRE")
-using Reflectance = Quantity<tag::Reflectance>;     ///< diffuse reflectance, (0, 1]
-using Electrons = Quantity<tag::Electrons>;         ///< photo-electrons in one photosite
-using Millimetres = Quantity<tag::Millimetres>;     ///< focal lengths, sensor sizes
-using Metres = Quantity<tag::Metres>;               ///< distances in the scene
-using Degrees = Quantity<tag::Degrees>;             ///< angle of view, (0, 180)
-using Hertz = Quantity<tag::Hertz>;                 ///< pulses of light a second
-using Celsius = Quantity<tag::Celsius>;             ///< air temperature
-using Watts = Quantity<tag::Watts>;                 ///< power drawn
-using WattHours = Quantity<tag::WattHours>;         ///< energy of a battery
-using BitsPerPixel = Quantity<tag::BitsPerPixel>;   ///< recorded bits for each pixel of a frame
-using Magnification = Quantity<tag::Magnification>; ///< a plain factor: crop, slow motion
+using Stops = Quantity<tag::Stops>;                     ///< base-2 logarithm of a light ratio
+using Seconds = Quantity<tag::Seconds>;                 ///< s
+using TStop = Quantity<tag::TStop>;                     ///< transmission aperture, > 0; exposure
+using FNumber = Quantity<tag::FNumber>;                 ///< geometric aperture, > 0; depth of field
+using CandelaPerM2 = Quantity<tag::CandelaPerM2>;       ///< luminance, cd/m2
+using Lux = Quantity<tag::Lux>;                         ///< illuminance, lx
+using Ev = Quantity<tag::Ev>;                           ///< exposure value at ISO 100
+using ExposureIndex = Quantity<tag::ExposureIndex>;     ///< ISO arithmetic speed, > 0
+using ShutterAngle = Quantity<tag::ShutterAngle>;       ///< degrees, (0, 360]
+using Density = Quantity<tag::Density>;                 ///< optical density, base-10
+using Kelvin = Quantity<tag::Kelvin>;                   ///< correlated colour temperature
+using Mired = Quantity<tag::Mired>;                     ///< 1e6 / kelvin
+using DataRate = Quantity<tag::DataRate>;               ///< bit/s
+using DataSize = Quantity<tag::DataSize>;               ///< bytes; cards count in powers of ten
+using SceneLinear = Quantity<tag::SceneLinear>;         ///< scene light, 0.18 is mid-grey
+using Signal = Quantity<tag::Signal>;                   ///< a curve's own 0..1 output
+using Level = Quantity<tag::Level>;                     ///< percent of the legal range ("IRE")
+using Reflectance = Quantity<tag::Reflectance>;         ///< diffuse reflectance, (0, 1]
+using Electrons = Quantity<tag::Electrons>;             ///< photo-electrons in one photosite
+using Millimetres = Quantity<tag::Millimetres>;         ///< focal lengths, sensor sizes
+using Metres = Quantity<tag::Metres>;                   ///< distances in the scene
+using Degrees = Quantity<tag::Degrees>;                 ///< angle of view, (0, 180)
+using Hertz = Quantity<tag::Hertz>;                     ///< pulses of light a second
+using Celsius = Quantity<tag::Celsius>;                 ///< air temperature
+using Watts = Quantity<tag::Watts>;                     ///< power drawn
+using WattHours = Quantity<tag::WattHours>;             ///< energy of a battery
+using BitsPerPixel = Quantity<tag::BitsPerPixel>;       ///< recorded bits for each pixel of a frame
+using Magnification = Quantity<tag::Magnification>;     ///< a plain factor: crop, slow motion
+using Fraction = Quantity<tag::Fraction>;               ///< of a whole, shown in percent
+using WidthsPerSecond = Quantity<tag::WidthsPerSecond>; ///< frame widths crossed a second
+using DegreesPerSecond = Quantity<tag::DegreesPerSecond>; ///< of a pan
 
 /// Pixels of a recorded or delivered frame, each side in [16, 65536].
 struct FrameSize {

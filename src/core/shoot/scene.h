@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/base/extra_keys.h"
+#include "core/cadence/pulse.h"
 #include "core/light/described.h"
 #include "core/quantity/light_reading.h"
 
@@ -63,12 +64,23 @@ enum class SourceKind {
     Filament,   ///< on AC
     Ballast,    ///< tube or discharge lamp on a magnetic ballast
     Electronic, ///< electronic ballast or a good LED driver
-    DimmedLed   ///< pulse-width dimmed
+    DimmedLed,  ///< pulse-width dimmed
+    Rectified,  ///< LED on mains without smoothing
+    Measured,   ///< by a list of harmonics
+    Steady      ///< daylight, battery lamps without dimmer
 };
+/// More lamps than this are refused in a scene.
+inline constexpr std::size_t kMostSources = 64;
+
+/// What is not told is as usual for the kind; shoot/lamps.h says what that is.
 struct Source {
     std::string name;
     SourceKind kind = SourceKind::Electronic;
-    std::optional<Hertz> pulses; ///< of its own; none: twice the mains
+    std::optional<Hertz> pulses;     ///< of its own; none: twice the mains
+    std::optional<Fraction> depth;   ///< how far it pulses
+    std::optional<Fraction> duty;    ///< of a dimmed LED: how long it is on
+    std::optional<Fraction> share;   ///< of the light on the subject
+    std::vector<Harmonic> harmonics; ///< of a measured lamp
     ExtraKeys extra;
     friend bool operator==(const Source&, const Source&) = default;
 };
@@ -93,12 +105,13 @@ struct Scene {
     std::optional<LightChange> change;
     std::vector<Source> sources;
     std::optional<DepthWish> depth;
-    double subjectSpeed = 0;     ///< frame widths a second; 0 when it does not matter
-    Magnification slowMotion{1}; ///< how many times slower than life it plays
-    bool sound = true;           ///< recorded with the picture
-    Seconds longestTake{0};      ///< that must not be interrupted; 0 when any may be
-    Seconds footage{0};          ///< planned in all; 0 when not planned
-    std::optional<Degrees> view; ///< horizontal angle wanted
+    WidthsPerSecond subjectSpeed{0};     ///< 0 when it does not matter
+    std::optional<DegreesPerSecond> pan; ///< how fast the camera pans; none: it does not
+    Magnification slowMotion{1};         ///< how many times slower than life it plays
+    bool sound = true;                   ///< recorded with the picture
+    Seconds longestTake{0};              ///< that must not be interrupted; 0 when any may be
+    Seconds footage{0};                  ///< planned in all; 0 when not planned
+    std::optional<Degrees> view;         ///< horizontal angle wanted
     std::optional<Celsius> ambient;
     std::vector<Patch> patches;
     ExtraKeys extra;

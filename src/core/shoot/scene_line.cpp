@@ -187,7 +187,10 @@ bool Reader::source() {
     auto& sources = line.scene.sources;
     for (const auto& known : kSourceWords)
         if (known.word == typed) {
-            sources.push_back({words[at], known.kind, {}, {}});
+            Source source;
+            source.name = words[at];
+            source.kind = known.kind;
+            sources.push_back(std::move(source));
             return take(LinePart::Source);
         }
     if (!typed.ends_with("hz"))
@@ -195,8 +198,11 @@ bool Reader::source() {
     const auto pulses = parseHertz(typed);
     if (!pulses)
         return false;
-    if (sources.empty())
-        sources.push_back({words[at], SourceKind::DimmedLed, {}, {}});
+    if (sources.empty()) {
+        sources.emplace_back();
+        sources.back().name = words[at];
+        sources.back().kind = SourceKind::DimmedLed;
+    }
     sources.back().pulses = *pulses;
     return take(LinePart::Source);
 }
@@ -217,11 +223,18 @@ bool Reader::depth() {
 bool Reader::motion() {
     const std::string typed = lowered(words[at]);
     if (typed.ends_with("w/s")) {
-        const auto number = scan(typed.substr(0, typed.size() - 3), "frame widths a second");
-        if (!number || !number->unit.empty() || number->value < 0 || number->value > 1000)
+        const auto speed = parseWidthsPerSecond(typed);
+        if (!speed)
             return false;
-        line.scene.subjectSpeed = number->value;
+        line.scene.subjectSpeed = *speed;
         return take(LinePart::Speed);
+    }
+    if (typed.starts_with("pan") && typed.size() > 3) {
+        const auto pan = parseDegreesPerSecond(typed.substr(3));
+        if (!pan)
+            return false;
+        line.scene.pan = *pan;
+        return take(LinePart::Pan);
     }
     if (!(typed.front() == 'x' || typed.back() == 'x') || typed.size() < 2)
         return false;

@@ -23,6 +23,7 @@ enum class LinePart {
     Source,     ///< `bulbs`, `tubes`, `panels`, `dimmed`, `400Hz`
     Depth,      ///< `T2.8-T5.6`, `T4`
     Speed,      ///< `0.5w/s`: frame widths a second
+    Pan,        ///< `pan8deg/s`
     SlowMotion, ///< `x4`, `4x`
     Sound,      ///< `talk`, `sound`, `mute`, `mos`
     LongestTake, ///< the first length of time: `12min`

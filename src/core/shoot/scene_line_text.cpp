@@ -42,16 +42,16 @@ std::string lineOf(const Scene& scene) {
         add(">" + compact(spell(scene.change->to)) + "/" +
             compact(spellDuration(scene.change->over)));
     for (const auto& source : scene.sources) {
-        for (const auto& known : kSourceWords)
-            if (known.kind == source.kind)
-                add(std::string(known.word));
+        add(std::string(wordOf(source.kind)));
         if (source.pulses)
             add(compact(spell(*source.pulses)));
     }
     if (scene.depth)
         add(spell(scene.depth->widest) + "-" + spell(scene.depth->narrowest));
-    if (scene.subjectSpeed > 0)
-        add(exact(scene.subjectSpeed) + "w/s");
+    if (scene.subjectSpeed.value() > 0)
+        add(compact(spell(scene.subjectSpeed)));
+    if (scene.pan)
+        add("pan" + compact(spell(*scene.pan)));
     if (scene.slowMotion.value() != 1)
         add(spellFactor(scene.slowMotion));
     add(scene.sound ? "talk" : "mute");
@@ -77,12 +77,13 @@ Scene rewritten(const Scene& scene, const SceneLine& line) {
     result.extra = scene.extra;
     const auto typed = line.scene.patches.front();
     result.patches = scene.patches;
-    // Sources keep their own names and unknown keys when their kinds are unchanged.
+    // Sources keep what the line does not say when their kinds are unchanged.
     if (result.sources.size() == scene.sources.size())
         for (std::size_t i = 0; i < result.sources.size(); ++i)
             if (result.sources[i].kind == scene.sources[i].kind) {
-                result.sources[i].name = scene.sources[i].name;
-                result.sources[i].extra = scene.sources[i].extra;
+                const auto pulses = result.sources[i].pulses;
+                result.sources[i] = scene.sources[i];
+                result.sources[i].pulses = pulses;
             }
     for (auto& patch : result.patches)
         if (patch.role == PatchRole::Grey) {

@@ -27,7 +27,16 @@ struct SourceWord {
     SourceKind kind;
 };
 inline constexpr std::array kSourceWords = {
-    SourceWord{"bulbs", SourceKind::Filament}, SourceWord{"tubes", SourceKind::Ballast},
-    SourceWord{"panels", SourceKind::Electronic}, SourceWord{"dimmed", SourceKind::DimmedLed}};
+    SourceWord{"bulbs", SourceKind::Filament},      SourceWord{"tubes", SourceKind::Ballast},
+    SourceWord{"panels", SourceKind::Electronic},   SourceWord{"dimmed", SourceKind::DimmedLed},
+    SourceWord{"rectified", SourceKind::Rectified}, SourceWord{"measured", SourceKind::Measured},
+    SourceWord{"steady", SourceKind::Steady}};
+
+[[nodiscard]] constexpr std::string_view wordOf(SourceKind kind) {
+    for (const auto& known : kSourceWords)
+        if (known.kind == kind)
+            return known.word;
+    return {};
+}
 
 } // namespace bslate

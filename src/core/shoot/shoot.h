@@ -27,6 +27,14 @@ struct Acceptance {
     friend bool operator==(const Acceptance&, const Acceptance&) = default;
 };
 
+/// What a shutter is chosen by.
+enum class ShutterSchool {
+    HalfFrame,   ///< 180 degrees
+    Crisp,       ///< a quarter of the frame, on purpose
+    MainsLocked, ///< what holds the lamps still, nearest to half the frame
+    Custom       ///< as set by hand
+};
+
 struct Setup {
     std::string id;
     std::string number; ///< as on the slate, "2A"
@@ -41,6 +49,7 @@ struct Setup {
     bool externalPower = false;
     FrameRate rate;
     Shutter shutter = ShutterAngle(180.0);
+    ShutterSchool shutterSchool = ShutterSchool::HalfFrame;
     TStop iris{4};
     std::vector<std::string> filters; ///< ids, in the order they are stacked
     ExposureIndex base{800};

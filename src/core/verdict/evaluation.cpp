@@ -224,6 +224,7 @@ Evaluation evaluate(const SetupContext& context) {
     at.grey = greyPlace(at);
     fillZebra(context, at);
     at.recording = recordingFacts(context);
+    at.cadence = cadenceFacts(context, at.recording);
     return at;
 }
 

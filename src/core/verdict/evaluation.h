@@ -2,6 +2,7 @@
 
 #include "core/base/result.h"
 #include "core/shoot/shoot.h"
+#include "core/verdict/cadence_facts.h"
 #include "core/verdict/recording_facts.h"
 
 #include <optional>
@@ -77,6 +78,7 @@ struct Evaluation {
                                ///< else from skin; none when the scene has neither
     std::vector<ZebraValue> zebra;
     RecordingFacts recording;
+    CadenceFacts cadence;
 
     friend bool operator==(const Evaluation&, const Evaluation&) = default;
 };

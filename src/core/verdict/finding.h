@@ -39,7 +39,8 @@ struct ReasonList {
 using FactValue =
     std::variant<Stops, Level, TStop, ExposureIndex, Shutter, Seconds, FrameRate, Kelvin, Density,
                  School, ZebraTap, int, std::string, Duration, CardSpeed, DataRate, BitsPerPixel,
-                 Magnification, Millimetres, Metres, Degrees, Celsius, Lux, ReasonList>;
+                 Magnification, Millimetres, Metres, Degrees, Celsius, Lux, ReasonList, Hertz,
+                 Fraction, DegreesPerSecond, Payer>;
 struct Fact {
     std::string_view name; ///< always a literal
     FactValue value;

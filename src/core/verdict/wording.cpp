@@ -17,7 +17,7 @@ std::string translated(const char* english, const Translator& translate) {
 
 std::string stopsText(Stops stops, bool sign, bool bare, bool fine) {
     if (fine)
-        return (stops > Stops(0.0) ? "+" : "") + fixedText(stops.value(), 2);
+        return (sign && stops > Stops(0.0) ? "+" : "") + fixedText(stops.value(), 2);
     const bool negative = bare && stops < Stops(0.0); // must not read as room
     const std::string number = sign || negative ? print(stops) : printPlain(stops);
     if (bare)
@@ -36,6 +36,7 @@ struct Filler {
     std::string operator()(int value) const { return std::to_string(value); }
     std::string operator()(const Shutter& value) const { return print(value); }
     std::string operator()(School value) const { return nameOf(value, translate); }
+    std::string operator()(Payer value) const { return nameOf(value, translate); }
     std::string operator()(const ReasonList& value) const {
         std::string text;
         for (const auto& reason : value.all)
@@ -136,6 +137,11 @@ std::string effectOf(const Remedy& remedy, const Translator& translate) {
 std::string nameOf(School school, const Translator& translate) {
     constexpr const char* names[] = {"Nominal", "Rated", "To the right", "Guard the highlights",
                                      "Raw thinking"};
+    return translated(names[static_cast<int>(school)], translate);
+}
+
+std::string nameOf(ShutterSchool school, const Translator& translate) {
+    constexpr const char* names[] = {"Half the frame", "Crisp", "Mains-locked", "By hand"};
     return translated(names[static_cast<int>(school)], translate);
 }
 

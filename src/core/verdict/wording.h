@@ -25,6 +25,7 @@ using Translator = std::function<std::string(const char* english)>;
 [[nodiscard]] std::string effectOf(const Remedy& remedy, const Translator& translate = {});
 
 [[nodiscard]] std::string nameOf(School school, const Translator& translate = {});
+[[nodiscard]] std::string nameOf(ShutterSchool school, const Translator& translate = {});
 [[nodiscard]] std::string nameOf(Payer payer, const Translator& translate = {});
 [[nodiscard]] std::string nameOf(PatchRole role, const Translator& translate = {});
 [[nodiscard]] std::string nameOf(IsoBehaviour behaviour, const Translator& translate = {});

@@ -21,7 +21,7 @@ TEST(RuleLine, EveryKindIsUnderstoodAndGivenBack) {
         "gop=raw rate>=100 requires power=external : the plate gives too little: 40 W",
         "rate=48..60 profile=a,\"b c\" excludes sound=on bits=8,10 : no sound there",
         "ambient>=35C limits rate<=60 : it overheats",
-        "requires base>=800 angle=45..360 : always"};
+        "requires base>=800 angle=45\u00b0..360\u00b0 : always"};
     const Camera camera = ruled(lines);
     EXPECT_EQ(ruleLines(camera), lines);
     ASSERT_EQ(camera.constraints.size(), 4u);
@@ -42,8 +42,8 @@ TEST(RuleLine, EveryKindIsUnderstoodAndGivenBack) {
 TEST(RuleLine, AnUntouchedLineKeepsItsRuleWhole) {
     Camera camera = ruled({"rate>=100 requires sound=off : mute", "region 50 25/50"});
     camera.constraints[0].id = "fast-sound";
-    camera.constraints[0].extra = {{"note", "\"kept\""}};
-    camera.rateSets[0].extra = {{"note", "\"kept\""}};
+    camera.constraints[0].extra = {"{\"note\": 1}"};
+    camera.rateSets[0].extra = {"{\"note\": 1}"};
     const auto again = withRuleLines(camera, ruleLines(camera));
     ASSERT_TRUE(again.ok());
     EXPECT_EQ(*again, camera);

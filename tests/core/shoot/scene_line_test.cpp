@@ -46,7 +46,7 @@ TEST(SceneLine, EveryPieceInAnyOrder) {
     EXPECT_DOUBLE_EQ(scene.footage.value(), 3600);
     EXPECT_EQ(scene.view, Degrees(54));
     EXPECT_EQ(scene.ambient, Celsius(9));
-    EXPECT_DOUBLE_EQ(scene.subjectSpeed, 0.5);
+    EXPECT_EQ(scene.subjectSpeed, WidthsPerSecond(0.5));
     ASSERT_TRUE(scene.change);
     EXPECT_EQ(scene.change->to, (LightReading{4, LightUnit::Lux}));
     EXPECT_DOUBLE_EQ(scene.change->over.value(), 1800);

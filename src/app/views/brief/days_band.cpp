@@ -5,6 +5,7 @@
 #include "app/widgets/painted_access.h"
 #include "core/light/metering.h"
 #include "core/quantity/print.h"
+#include "core/shoot/scene_words.h"
 
 #include <QKeyEvent>
 #include <QMouseEvent>
@@ -29,20 +30,6 @@ double lightHeight(const QRectF& area, CandelaPerM2 light) {
     return area.bottom() - std::clamp(share, 0.0, 1.0) * area.height();
 }
 
-QString sourceWord(SourceKind kind) {
-    switch (kind) {
-    case SourceKind::Filament:
-        return DaysBand::tr("bulbs");
-    case SourceKind::Ballast:
-        return DaysBand::tr("tubes");
-    case SourceKind::Electronic:
-        return DaysBand::tr("panels");
-    case SourceKind::DimmedLed:
-        return DaysBand::tr("dimmed");
-    }
-    return {};
-}
-
 } // namespace
 
 QStringList needsOf(const Scene& scene) {
@@ -53,7 +40,7 @@ QStringList needsOf(const Scene& scene) {
         needs << DaysBand::tr("take %1").arg(toQt(printDuration(scene.longestTake)));
     needs << (scene.sound ? DaysBand::tr("sound") : DaysBand::tr("mute"));
     for (const auto& source : scene.sources)
-        needs << (source.pulses ? toQt(print(*source.pulses)) : sourceWord(source.kind));
+        needs << (source.pulses ? toQt(print(*source.pulses)) : toQt(wordOf(source.kind)));
     if (scene.depth)
         needs << toQt(print(scene.depth->widest)) + QStringLiteral("\u2013") +
                      toQt(print(scene.depth->narrowest)).mid(1);

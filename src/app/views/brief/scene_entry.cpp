@@ -33,6 +33,8 @@ QString nameOf(LinePart part) {
         return SceneEntry::tr("depth");
     case LinePart::Speed:
         return SceneEntry::tr("subject speed");
+    case LinePart::Pan:
+        return SceneEntry::tr("pan");
     case LinePart::SlowMotion:
         return SceneEntry::tr("slow motion");
     case LinePart::Sound:

@@ -37,7 +37,8 @@ QString keysHtml() {
         const char* key;
         const char* what;
     } keys[] = {
-        {"Ctrl+1, Ctrl+2, Ctrl+4, Ctrl+5", QT_TRANSLATE_NOOP("Help", "Brief, Kit, Light, Record")},
+        {"Ctrl+1, Ctrl+2, Ctrl+3, Ctrl+4, Ctrl+5",
+         QT_TRANSLATE_NOOP("Help", "Brief, Kit, Cadence, Light, Record")},
         {"Ctrl+Left, Ctrl+Right", QT_TRANSLATE_NOOP("Help", "previous, next setup")},
         {"Left, Right", QT_TRANSLATE_NOOP("Help", "iris a third of a stop down, up in light")},
         {"Up, Down", QT_TRANSLATE_NOOP("Help", "rating a third of a stop up, down")},
@@ -57,6 +58,13 @@ QString keysHtml() {
          QT_TRANSLATE_NOOP("Help", "choose a scene, rewrite its line, delete it")},
         {"Kit: Insert, Delete, Return",
          QT_TRANSLATE_NOOP("Help", "add, delete, describe a camera")},
+        {"Cadence: Left, Right, Up, Down",
+         QT_TRANSLATE_NOOP("Help", "shutter by clicks (Shift: ten), capture rate")},
+        {"Cadence: S, H, O",
+         QT_TRANSLATE_NOOP("Help", "next safe shutter, the school's shutter, next school")},
+        {"Cadence: A, R, L", QT_TRANSLATE_NOOP("Help", "type the shutter, the rate, a lamp")},
+        {"Cadence: Space, Escape",
+         QT_TRANSLATE_NOOP("Help", "play the motion after a caution, keep it still")},
         {"Record: arrows, Return, W",
          QT_TRANSLATE_NOOP("Help", "move, record this way, open a closed cell")},
         {"Record: L, F", QT_TRANSLATE_NOOP("Help", "next sensor area, only what can be used")},

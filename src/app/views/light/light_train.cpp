@@ -2,7 +2,7 @@
 
 #include "app/document/text.h"
 #include "app/style/marks.h"
-#include "app/views/light/train_block.h"
+#include "app/widgets/value_block.h"
 #include "core/light/metering.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
@@ -75,7 +75,7 @@ void LightTrain::build() {
                                     "train-shutter", "train-base", "train-rated"};
     for (int i = 0; i < LinkCount; ++i) {
         const auto link = static_cast<Link>(i);
-        m_blocks[i] = new TrainBlock(
+        m_blocks[i] = new ValueBlock(
             m_style, captions[i], helps[i],
             [this, link](const QString& text) { return problemWith(link, text); }, this);
         m_blocks[i]->setObjectName(QString::fromLatin1(names[i]));
@@ -86,19 +86,19 @@ void LightTrain::build() {
 
 void LightTrain::wire(Link link) {
     auto* block = m_blocks[link];
-    connect(block, &TrainBlock::stepped, this, [this, link](int steps) { step(link, steps); });
-    connect(block, &TrainBlock::dragStarted, this, [this] {
+    connect(block, &ValueBlock::stepped, this, [this, link](int steps) { step(link, steps); });
+    connect(block, &ValueBlock::dragStarted, this, [this] {
         m_drag = m_actions.document().beginDrag();
         m_dragFrom = m_actions.document().value();
     });
-    connect(block, &TrainBlock::draggedSteps, this, [this, link](int steps) {
+    connect(block, &ValueBlock::draggedSteps, this, [this, link](int steps) {
         if (m_dragFrom)
             turnBy(link, steps, m_dragFrom, m_drag);
     });
-    connect(block, &TrainBlock::dragEnded, this, [this] { m_dragFrom.reset(); });
-    connect(block, &TrainBlock::typed, this,
+    connect(block, &ValueBlock::dragEnded, this, [this] { m_dragFrom.reset(); });
+    connect(block, &ValueBlock::typed, this,
             [this, link](const QString& text) { enter(link, text); });
-    connect(block, &TrainBlock::refused, this, &LightTrain::refused);
+    connect(block, &ValueBlock::refused, this, &LightTrain::refused);
 }
 
 QString LightTrain::stepName(Link link) {

@@ -7,7 +7,7 @@
 
 namespace bslate::app {
 
-class TrainBlock;
+class ValueBlock;
 
 /// The arithmetic of the exposure as a row of controls: light, ND, iris, shutter, base, rating.
 class LightTrain : public QWidget {
@@ -22,7 +22,7 @@ public:
     /// One step of a link, as its arrow keys do it.
     void step(Link link, int steps);
     void type(Link link);
-    [[nodiscard]] TrainBlock* block(Link link) const { return m_blocks[link]; }
+    [[nodiscard]] ValueBlock* block(Link link) const { return m_blocks[link]; }
 
 signals:
     void refused(const QString& message);
@@ -40,7 +40,7 @@ private:
 
     Actions& m_actions;
     const Style& m_style;
-    TrainBlock* m_blocks[LinkCount] = {};
+    ValueBlock* m_blocks[LinkCount] = {};
     ShootDocument::Value m_dragFrom;
     int m_drag = 0;
 };

@@ -1,3 +1,4 @@
+#include "core/cadence/rates.h"
 #include "core/verdict/neighbours.h"
 #include "core/verdict/rules/rules.h"
 
@@ -81,7 +82,12 @@ void camerasMatch(const Case& now, Findings& out) {
             continue;
         const bool could =
             canRecord(now, *there->camera, [](const RecordingMode&) { return true; });
-        if (other->rate != setup.rate)
+        if (isNearMiss(other->rate, setup.rate))
+            out.push_back(about(*other, "cameras-base", Severity::Caution,
+                                {{"mine", setup.rate},
+                                 {"theirs", other->rate},
+                                 {"drift", Duration{driftAnHour(other->rate, setup.rate)}}}));
+        else if (other->rate != setup.rate)
             out.push_back(about(
                 *other, could ? "cameras-rate" : "cameras-rate-never", Severity::Caution,
                 {{"mine", setup.rate}, {"theirs", other->rate}, {"camera", there->camera->name}}));

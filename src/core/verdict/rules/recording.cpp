@@ -1,5 +1,3 @@
-#include "core/cadence/shutter.h"
-#include "core/verdict/rules/offer.h"
 #include "core/verdict/rules/rules.h"
 
 #include <algorithm>
@@ -8,66 +6,9 @@
 namespace bslate::rules {
 namespace {
 
-constexpr double kAngleClose = 0.1; // stops; 1/50 at 24 and 1/125 at 60 are within it
-constexpr double kCurveLow = 90.0;  // percent
+constexpr double kCurveLow = 90.0; // percent
 
 } // namespace
-
-void shutterAngleOffRule(const Case& now, Findings& out) {
-    const auto& setup = *now.context.setup;
-    const Stops fromHalf = stopsFromHalfFrame(setup.shutter, setup.rate);
-    const Stops fromQuarter = fromHalf + Stops(1.0);
-    Finding finding;
-    finding.source = kCommonPractice;
-    finding.facts = {{"angle", Shutter(now.at.angle)},
-                     {"time", now.at.exposureTime},
-                     {"off", fromHalf},
-                     {"rate", setup.rate}};
-    if (!fitsFrame(setup.shutter, setup.rate)) {
-        finding.id = "shutter-longer-than-frame";
-        finding.severity = Severity::Fault;
-    } else if (std::abs(fromHalf.value()) <= kAngleClose) {
-        finding.id = "shutter-half-frame";
-        finding.severity = Severity::Good;
-    } else if (std::abs(fromQuarter.value()) <= kAngleClose) {
-        finding.id = "shutter-crisp";
-        finding.severity = Severity::Note;
-    } else {
-        finding.id = fromHalf > Stops(0.0) ? "shutter-long" : "shutter-short";
-        finding.severity = Severity::Caution;
-    }
-    if (finding.severity == Severity::Fault || finding.severity == Severity::Caution) {
-        const auto dial =
-            nearestOnDial(now.context.camera->shutter, ShutterAngle(180.0), setup.rate);
-        Edit edit{setup, std::nullopt};
-        edit.setup->shutter = dial;
-        offer(now, finding, Remedy{"set-shutter", {{"shutter", dial}}, std::move(edit), {}, {}, 0},
-              [&](const Evaluation& after) {
-                  const Stops off = stopsBetween(after.angle, ShutterAngle(180.0));
-                  return std::abs(off.value()) < std::abs(fromHalf.value());
-              });
-    }
-    out.push_back(std::move(finding));
-}
-
-void shutterNotOnDial(const Case& now, Findings& out) {
-    const auto& setup = *now.context.setup;
-    const auto dial = nearestOnDial(now.context.camera->shutter, setup.shutter, setup.rate);
-    const Stops off = stopsBetween(exposureTime(dial, setup.rate), now.at.exposureTime);
-    if (std::abs(off.value()) < 0.01)
-        return;
-    Finding finding;
-    finding.id = "shutter-not-on-dial";
-    finding.severity = Severity::Caution;
-    finding.source = "the camera's kit entry";
-    finding.facts = {
-        {"set", setup.shutter}, {"dial", dial}, {"off", off}, {"camera", now.context.camera->name}};
-    Edit edit{setup, std::nullopt};
-    edit.setup->shutter = dial;
-    offer(now, finding, Remedy{"set-shutter", {{"shutter", dial}}, std::move(edit), {}, {}, 0},
-          [](const Evaluation&) { return true; });
-    out.push_back(std::move(finding));
-}
 
 void curveEndsLow(const Case& now, Findings& out) {
     if (now.at.clipLevel.value() >= kCurveLow)

@@ -35,9 +35,16 @@ void ratingDiffers(const Case&, Findings&);
 void isoOutsideProfile(const Case&, Findings&);
 void isoOffBase(const Case&, Findings&);
 
-// recording.cpp: shutter, curve, zebra, filters
+// shutter.cpp: angle, dial, rate
 void shutterAngleOffRule(const Case&, Findings&);
 void shutterNotOnDial(const Case&, Findings&);
+void rateNearMiss(const Case&, Findings&);
+
+// pulses.cpp: pulsed light and motion
+void pulsedLight(const Case&, Findings&);
+void motion(const Case&, Findings&);
+
+// recording.cpp: curve, zebra, filters
 void curveEndsLow(const Case&, Findings&);
 void zebraToSet(const Case&, Findings&);
 void strongNd(const Case&, Findings&);
@@ -78,6 +85,9 @@ inline constexpr std::array kAll = {Rule{patchClipped},
                                     Rule{isoOffBase},
                                     Rule{shutterAngleOffRule},
                                     Rule{shutterNotOnDial},
+                                    Rule{rateNearMiss},
+                                    Rule{pulsedLight},
+                                    Rule{motion},
                                     Rule{curveEndsLow},
                                     Rule{zebraToSet},
                                     Rule{strongNd},

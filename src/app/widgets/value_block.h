@@ -7,13 +7,13 @@
 
 namespace bslate::app {
 
-/// One link of the light train: a caption, a value read across a room, and a side note. Dragged
+/// One value of a row of controls: a caption, a value read across a room, and a side note. Dragged
 /// sideways, stepped with the arrow keys or the wheel, typed with Return.
-class TrainBlock : public QWidget {
+class ValueBlock : public QWidget {
     Q_OBJECT
 
 public:
-    TrainBlock(const Style& style, const QString& caption, const QString& help,
+    ValueBlock(const Style& style, const QString& caption, const QString& help,
                QuantityEdit::Check check, QWidget* parent = nullptr);
 
     /// `pays` marks the lever that compensates; `changed` the one that differs from nominal.

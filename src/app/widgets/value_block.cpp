@@ -1,4 +1,4 @@
-#include "app/views/light/train_block.h"
+#include "app/widgets/value_block.h"
 
 #include "app/style/marks.h"
 #include "app/widgets/painted_access.h"
@@ -13,7 +13,7 @@ namespace {
 constexpr int kPixelsPerStep = 12;
 }
 
-TrainBlock::TrainBlock(const Style& style, const QString& caption, const QString& help,
+ValueBlock::ValueBlock(const Style& style, const QString& caption, const QString& help,
                        QuantityEdit::Check check, QWidget* parent)
     : QWidget(parent)
     , m_style(style)
@@ -44,7 +44,7 @@ TrainBlock::TrainBlock(const Style& style, const QString& caption, const QString
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
-void TrainBlock::show(const QString& value, const QString& side, bool pays, bool changed) {
+void ValueBlock::show(const QString& value, const QString& side, bool pays, bool changed) {
     if (value == m_value && side == m_side && pays == m_pays && changed == m_changed)
         return;
     m_value = value;
@@ -57,7 +57,7 @@ void TrainBlock::show(const QString& value, const QString& side, bool pays, bool
     update();
 }
 
-void TrainBlock::type() {
+void ValueBlock::type() {
     m_edit->setGeometry(rect().adjusted(4, 16, -4, -2));
     m_edit->showValue(m_value);
     m_edit->setText(m_value);
@@ -68,7 +68,7 @@ void TrainBlock::type() {
     m_edit->setFocus();
 }
 
-void TrainBlock::paintEvent(QPaintEvent*) {
+void ValueBlock::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     const auto& t = m_style.colours();
     const bool active = hasFocus() || m_dragging;
@@ -98,7 +98,7 @@ void TrainBlock::paintEvent(QPaintEvent*) {
     }
 }
 
-void TrainBlock::mousePressEvent(QMouseEvent* event) {
+void ValueBlock::mousePressEvent(QMouseEvent* event) {
     if (event->button() != Qt::LeftButton)
         return;
     m_pressedAt = static_cast<int>(event->globalPosition().x());
@@ -108,7 +108,7 @@ void TrainBlock::mousePressEvent(QMouseEvent* event) {
     update();
 }
 
-void TrainBlock::mouseMoveEvent(QMouseEvent* event) {
+void ValueBlock::mouseMoveEvent(QMouseEvent* event) {
     if (!m_dragging)
         return;
     const int steps =
@@ -119,7 +119,7 @@ void TrainBlock::mouseMoveEvent(QMouseEvent* event) {
     emit draggedSteps(steps);
 }
 
-void TrainBlock::mouseReleaseEvent(QMouseEvent*) {
+void ValueBlock::mouseReleaseEvent(QMouseEvent*) {
     if (!m_dragging)
         return;
     m_dragging = false;
@@ -127,12 +127,12 @@ void TrainBlock::mouseReleaseEvent(QMouseEvent*) {
     update();
 }
 
-void TrainBlock::mouseDoubleClickEvent(QMouseEvent*) {
+void ValueBlock::mouseDoubleClickEvent(QMouseEvent*) {
     m_dragging = false;
     type();
 }
 
-void TrainBlock::wheelEvent(QWheelEvent* event) {
+void ValueBlock::wheelEvent(QWheelEvent* event) {
     const int steps = event->angleDelta().y() / 120;
     if (steps != 0 && hasFocus())
         emit stepped(steps);
@@ -140,7 +140,7 @@ void TrainBlock::wheelEvent(QWheelEvent* event) {
         event->ignore();
 }
 
-void TrainBlock::keyPressEvent(QKeyEvent* event) {
+void ValueBlock::keyPressEvent(QKeyEvent* event) {
     if (event->modifiers() & Qt::ControlModifier) {
         QWidget::keyPressEvent(event);
         return;

@@ -1,0 +1,168 @@
+#include "app/views/cadence/lamp_row.h"
+
+#include "app/document/text.h"
+#include "app/views/cadence/lamp_block.h"
+#include "core/shoot/lamps.h"
+
+#include <QHBoxLayout>
+#include <QPainter>
+#include <QPushButton>
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate::app {
+namespace {
+
+constexpr int kHead = 74;
+constexpr double kSlowest = 1, kFastest = 1e6; // hertz, as parseHertz takes
+
+} // namespace
+
+LampRow::LampRow(Actions& actions, const Style& style, QWidget* parent)
+    : QWidget(parent)
+    , m_actions(actions)
+    , m_style(style)
+    , m_row(new QHBoxLayout(this))
+    , m_add(new QPushButton(tr("+ lamp (L)")))
+    , m_new(new QuantityEdit(&LampRow::problemWith)) {
+    setObjectName(QStringLiteral("lamp-row"));
+    m_row->setContentsMargins(kHead, 0, 0, 0);
+    m_row->setSpacing(8);
+    m_new->setObjectName(QStringLiteral("new-lamp"));
+    m_new->setAccessibleName(tr("New lamp"));
+    m_new->setPlaceholderText(tr("tubes share70%, strips 400Hz duty25%, window steady"));
+    m_new->setMinimumWidth(330);
+    m_new->hide();
+    m_add->setObjectName(QStringLiteral("add-lamp"));
+    m_row->addWidget(m_new);
+    m_row->addWidget(m_add);
+    m_row->addStretch(1);
+    connect(m_add, &QPushButton::clicked, this, &LampRow::addLamp);
+    connect(m_new, &QuantityEdit::entered, this, &LampRow::enterNew);
+    connect(m_new, &QuantityEdit::refused, this, [this](const QString& message) {
+        m_new->hide();
+        emit refused(message);
+    });
+    connect(m_new, &QuantityEdit::leftUnchanged, m_new, &QWidget::hide);
+    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+}
+
+std::optional<QString> LampRow::problemWith(const QString& line) {
+    const auto lamp = parseLampLine(fromQt(line));
+    return lamp ? std::nullopt : std::optional(messageOf(lamp.error()));
+}
+
+void LampRow::refresh() {
+    const auto& document = m_actions.document();
+    const auto* scene = document.scene();
+    m_add->setEnabled(scene != nullptr);
+    const auto lights =
+        scene ? lightsOf(*scene, document.shoot().brief.mains) : std::vector<PulsedLight>();
+    while (m_blocks.size() < lights.size())
+        m_blocks.push_back(makeBlock(m_blocks.size()));
+    for (std::size_t i = 0; i < m_blocks.size(); ++i) {
+        if (i < lights.size())
+            m_blocks[i]->show(toQt(scene->sources[i].name), toQt(lineOf(scene->sources[i])),
+                              lights[i]);
+        else
+            m_blocks[i]->hide();
+    }
+}
+
+LampBlock* LampRow::makeBlock(std::size_t index) {
+    auto* block = new LampBlock(m_style, &LampRow::problemWith, this);
+    block->setObjectName(QStringLiteral("lamp-%1").arg(index));
+    m_row->insertWidget(static_cast<int>(index), block);
+    wire(*block, index);
+    return block;
+}
+
+void LampRow::wire(LampBlock& block, std::size_t index) {
+    const auto pulsesOf = [this, index] {
+        const auto* scene = m_actions.document().scene();
+        return lightOf(scene->sources[index], m_actions.document().shoot().brief.mains)
+            .frequency.value();
+    };
+    const auto setPulses = [this, index](double hertz, int drag) {
+        changeLamp(
+            tr("Lamp frequency"), index,
+            [&](Source& lamp) {
+                if (lamp.kind != SourceKind::Steady)
+                    lamp.pulses = Hertz(std::clamp(hertz, kSlowest, kFastest));
+            },
+            drag);
+    };
+    connect(&block, &LampBlock::frequencyStepped, this,
+            [pulsesOf, setPulses](int hertz) { setPulses(pulsesOf() + hertz, 0); });
+    connect(&block, &LampBlock::depthStepped, this, [this, index](int percent) {
+        changeLamp(tr("Lamp depth"), index, [&](Source& lamp) {
+            const double now = lamp.depth.value_or(usualDepth(lamp.kind)).value();
+            if (lamp.kind != SourceKind::Steady)
+                lamp.depth = Fraction(std::clamp(std::round(now * 100 + percent) / 100, 0.0, 1.0));
+        });
+    });
+    connect(&block, &LampBlock::dragStarted, this, [this, pulsesOf] {
+        m_dragFrom = pulsesOf();
+        m_drag = m_actions.document().beginDrag();
+    });
+    connect(&block, &LampBlock::draggedHertz, this,
+            [this, setPulses](int hertz) { setPulses(m_dragFrom + hertz, m_drag); });
+    connect(&block, &LampBlock::typed, this, [this, index](const QString& line) {
+        const auto typed = parseLampLine(fromQt(line));
+        if (typed)
+            changeLamp(tr("Change lamp"), index, [&](Source& lamp) {
+                const ExtraKeys extra = lamp.extra;
+                lamp = *typed;
+                lamp.extra = extra;
+            });
+    });
+    connect(&block, &LampBlock::refused, this, &LampRow::refused);
+    connect(&block, &LampBlock::deleteRequested, this, [this, index] {
+        if (const auto* scene = m_actions.document().scene())
+            m_actions.changeScene(tr("Delete lamp"), toQt(scene->id), [&](Scene& changed) {
+                changed.sources.erase(changed.sources.begin() + static_cast<std::ptrdiff_t>(index));
+            });
+    });
+}
+
+void LampRow::changeLamp(const QString& name, std::size_t index,
+                         const std::function<void(Source&)>& change, int drag) {
+    const auto* scene = m_actions.document().scene();
+    if (scene && index < scene->sources.size())
+        m_actions.changeScene(
+            name, toQt(scene->id), [&](Scene& changed) { change(changed.sources[index]); }, drag);
+}
+
+void LampRow::addLamp() {
+    const auto* scene = m_actions.document().scene();
+    if (!scene)
+        return;
+    if (scene->sources.size() >= kMostSources) {
+        emit refused(tr("A scene takes at most %1 lamps.").arg(kMostSources));
+        return;
+    }
+    m_new->showValue({});
+    m_new->show();
+    m_new->setFocus();
+}
+
+void LampRow::enterNew(const QString& line) {
+    m_new->hide();
+    auto lamp = parseLampLine(fromQt(line));
+    const auto* scene = m_actions.document().scene();
+    if (!lamp || !scene)
+        return;
+    m_actions.changeScene(tr("Add lamp"), toQt(scene->id),
+                          [&](Scene& changed) { changed.sources.push_back(*std::move(lamp)); });
+    m_blocks[m_actions.document().scene()->sources.size() - 1]->setFocus();
+}
+
+void LampRow::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setFont(Style::font(TextRole::Secondary));
+    painter.setPen(m_style.colours().muted);
+    painter.drawText(QRect(0, 4, kHead - 6, 18), Qt::AlignLeft, tr("Lamps"));
+}
+
+} // namespace bslate::app

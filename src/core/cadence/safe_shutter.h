@@ -1,0 +1,56 @@
+#pragma once
+
+#include "core/cadence/pulse.h"
+#include "core/cadence/shutter.h"
+
+#include <span>
+#include <vector>
+
+/// Which shutters hold pulsed light still, and which rates do where no shutter can.
+namespace bslate {
+
+/// Angles from `from` to `to` at which the pulsing stays under the limit; `best` is the first
+/// among them that ripples least.
+struct SafeRange {
+    ShutterAngle from{0};
+    ShutterAngle to{0};
+    ShutterAngle best{0};
+    Stops peakToPeak{0}; ///< at `best`
+    friend bool operator==(const SafeRange&, const SafeRange&) = default;
+};
+
+/// Peak to peak stops at every angle `step`, 2 step, ... 360; `step` in (0, 360], fewer than
+/// 100 000 of them. Steady light gives zeros.
+[[nodiscard]] std::vector<Stops> pulsingByAngle(std::span<const PulsedLight> lights, FrameRate rate,
+                                                double step = 0.1);
+
+/// Every stretch of safe angles, rising; searched in steps of 0.1 degree, `best` refined to where
+/// the ripple is least. Empty when no shutter of this rate spans the pulses.
+[[nodiscard]] std::vector<SafeRange> safeShutters(std::span<const PulsedLight> lights,
+                                                  FrameRate rate, Stops limit = kVisible);
+
+/// How far a shutter is from the one wanted, in stops. A longer one counts 0.1 stop farther, since
+/// smear is seen sooner than crispness: 144 and not 216 degrees at 24 under 60 Hz (common practice,
+/// no source).
+[[nodiscard]] Stops distance(const Shutter& wanted, const Shutter& candidate, FrameRate rate);
+
+/// The setting of a camera's dial in a safe stretch at the least distance from `wanted`; none
+/// when the dial has none. An angle comes back as an angle if the dial takes angles.
+[[nodiscard]] std::optional<Shutter> nearestSafe(const ShutterDial& dial,
+                                                 std::span<const SafeRange> safe,
+                                                 const Shutter& wanted, FrameRate rate);
+
+/// A rate at which the light can be held still.
+struct SafeRate {
+    FrameRate rate;
+    bool anyShutter = false; ///< every frame meets the pulses alike: bands may stand, none move
+    friend bool operator==(const SafeRate&, const SafeRate&) = default;
+};
+
+/// Those of `offered` where a shutter is safe or all pulses keep step, nearest in ratio first. When
+/// there are none, the strongest light's own `f / k` nearest to `rate`, in thousandths of a hertz.
+[[nodiscard]] std::vector<SafeRate> nearestSafeRates(std::span<const PulsedLight> lights,
+                                                     FrameRate rate,
+                                                     std::span<const FrameRate> offered);
+
+} // namespace bslate

@@ -1,0 +1,34 @@
+#pragma once
+
+#include "core/base/result.h"
+#include "core/shoot/scene.h"
+
+#include <string>
+#include <string_view>
+#include <vector>
+
+/// The lamps of a scene as pulsing light, and as typed lines.
+namespace bslate {
+
+/// How far light of this kind swings when nobody measured it (common practice, no source):
+/// filament 10 %, magnetic ballast 80 %, electronic ballast 4 %, dimmed or rectified LED 100 %,
+/// steady 0. A measured lamp swings as its harmonics say.
+[[nodiscard]] Fraction usualDepth(SourceKind kind);
+
+/// One lamp with its own or the usual numbers; a lamp without a frequency pulses at twice the
+/// mains. Its share is 100 % when it tells none.
+[[nodiscard]] PulsedLight lightOf(const Source& source, Hertz mains);
+
+/// All lamps of a scene. Those that tell no share divide what the others leave.
+[[nodiscard]] std::vector<PulsedLight> lightsOf(const Scene& scene, Hertz mains);
+
+/// A lamp typed as one line: a kind (`bulbs`, `tubes`, `panels`, `dimmed`, `rectified`,
+/// `measured`, `steady`), `100Hz`, `depth70%`, `duty25%`, `share70%`, harmonics `h1:40%`; the rest
+/// is its name. A frequency alone means a dimmed LED, harmonics alone a measured lamp. The piece
+/// that cannot be read is in `got`.
+[[nodiscard]] Result<Source> parseLampLine(std::string_view text);
+
+/// The line that gives a lamp back.
+[[nodiscard]] std::string lineOf(const Source& source);
+
+} // namespace bslate
