@@ -104,7 +104,7 @@ void AngleScale::paintSafe(QPainter& painter) const {
     staggerLabels(labels, painter.font(), area.left() - 20, width(), area.top() - 3, 16, 1);
     painter.setPen(t.sea);
     for (const auto& label : labels)
-        if (!label.box.isEmpty())
+        if (!label.box.isEmpty() && label.shown == label.text) // half an angle misleads
             painter.drawText(label.box, Qt::AlignCenter, label.shown);
 }
 

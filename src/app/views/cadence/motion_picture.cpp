@@ -138,7 +138,9 @@ void MotionPicture::paintBar(QPainter& painter, const QRectF& area, double centr
     painter.save();
     painter.setClipRect(area);
     painter.translate(0, area.center().y());
-    painter.shear(lean / area.height(), 0);
+    // The strip shows the frame's width but only some of its height; angles stay true.
+    const double height = area.width() * m_shown->frame.height / m_shown->frame.width;
+    painter.shear(lean / height, 0);
     painter.fillRect(QRectF(centre - outer, -area.height() / 2, 2 * outer, area.height()),
                      gradient);
     painter.restore();
