@@ -137,6 +137,14 @@ Swing swing(const PulsedLight& light, Seconds exposure) {
         const double bound = harmonicBound(light, length);
         return {std::max(0.0, 1 - bound), 1 + bound};
     }
+    if (light.waveform == Waveform::Pwm) {
+        // Whole periods are lit for their duty; what is left over falls on or off it.
+        const double duty = light.duty.value(), whole = std::floor(length), rest = length - whole;
+        const auto mean = [&](double lit) {
+            return 1 + light.depth.value() * ((whole * duty + lit) / (length * duty) - 1);
+        };
+        return {std::max(0.0, mean(std::max(0.0, rest - (1 - duty)))), mean(std::min(rest, duty))};
+    }
     // These waves are symmetric with one crest a period, so the extremes are the windows centred on
     // the crest and on the trough; which one gathers more depends on the odd part of the length.
     const double onCrest = gatheredFrom(light, -length / 2, length);

@@ -33,15 +33,13 @@ Weights weightsOf(const PulsedLight& light) {
 // The summed swing of harmonics at many angles at once. Both the sine of the next angle and the
 // sine of the next harmonic come from recurrences, since a sine for each would be all of the
 // search; a block is short enough for them to stay exact to 1e-13.
-void harmonicBounds(const Weights& weights, double turnsPerAngle, std::size_t first,
-                    std::span<double> bounds) {
+void harmonicBounds(const Weights& weights, double start, double step, std::span<double> bounds) {
     using std::numbers::pi;
     std::array<double, kBlock> twice{}, now{}, before{}, sum{};
     const std::size_t count = bounds.size();
-    const double start = turnsPerAngle * static_cast<double>(first);
     double c = std::cos(pi * (start - std::round(start)));
     double s = std::sin(pi * (start - std::round(start)));
-    const double stepC = std::cos(pi * turnsPerAngle), stepS = std::sin(pi * turnsPerAngle);
+    const double stepC = std::cos(pi * step), stepS = std::sin(pi * step);
     for (std::size_t i = 0; i < count; ++i) {
         twice[i] = 2 * c;
         now[i] = s;
@@ -59,50 +57,110 @@ void harmonicBounds(const Weights& weights, double turnsPerAngle, std::size_t fi
         }
     }
     for (std::size_t i = 0; i < count; ++i)
-        bounds[i] = sum[i] / (pi * turnsPerAngle * static_cast<double>(first + i));
+        bounds[i] = sum[i] / (pi * (start + step * static_cast<double>(i)));
 }
 
-Seconds timeOf(double angle, FrameRate rate) {
-    return exposureTime(ShutterAngle(angle), rate);
+Swing swingAt(std::span<const PulsedLight> lights, double angle, FrameRate rate) {
+    return swing(lights, exposureTime(ShutterAngle(angle), rate));
 }
 
-Stops seenAt(std::span<const PulsedLight> lights, double angle, FrameRate rate) {
-    return peakToPeak(swing(lights, timeOf(angle, rate)));
+double depthOf(Swing swing) {
+    return swing.high / std::max(swing.low, swing.high / ratio(kDeepest));
 }
 
-// Where between two angles the pulsing is least: at a whole number of periods of one light, where
-// that light gives nothing, or between, where several lights have a dip in common.
-double leastBetween(std::span<const PulsedLight> lights, double low, double high, FrameRate rate) {
-    double best = (low + high) / 2;
-    Stops least = seenAt(lights, best, rate);
-    const auto consider = [&](double angle) {
-        const Stops seen = seenAt(lights, angle, rate);
-        if (seen < least) {
-            least = seen;
-            best = angle;
+struct Angles {
+    double first; // degrees
+    double step;
+    std::size_t count;
+};
+
+// High over low of the gathered light at evenly spaced angles.
+std::vector<double> sweep(std::span<const PulsedLight> lights, FrameRate rate, Angles angles) {
+    const double start = exposureTime(ShutterAngle(angles.first), rate).value();
+    const double step = exposureTime(ShutterAngle(angles.step), rate).value();
+    const double scale = shareScale(lights);
+    std::vector<Weights> weights;
+    for (const auto& light : lights)
+        weights.push_back(weightsOf(light));
+    std::vector<double> depths(angles.count);
+    for (std::size_t first = 0; first < angles.count; first += kBlock) {
+        const std::size_t length = std::min(kBlock, angles.count - first);
+        const double from = start + step * static_cast<double>(first);
+        std::array<double, kBlock> low, high, bound{};
+        low.fill(1);
+        high.fill(1);
+        for (std::size_t which = 0; which < lights.size(); ++which) {
+            const auto& light = lights[which];
+            const double share = scale * light.share.value();
+            const double f = light.frequency.value();
+            if (light.waveform == Waveform::Steady)
+                continue;
+            if (weights[which].highest > 0) {
+                harmonicBounds(weights[which], f * from, f * step, std::span(bound.data(), length));
+                for (std::size_t i = 0; i < length; ++i) {
+                    low[i] -= share * std::min(1.0, bound[i]);
+                    high[i] += share * bound[i];
+                }
+                continue;
+            }
+            for (std::size_t i = 0; i < length; ++i) {
+                const Swing one = swing(light, Seconds(from + step * static_cast<double>(i)));
+                low[i] += share * (one.low - 1);
+                high[i] += share * (one.high - 1);
+            }
         }
-    };
+        for (std::size_t i = 0; i < length; ++i)
+            depths[first + i] = depthOf({std::max(0.0, low[i]), high[i]});
+    }
+    return depths;
+}
+
+struct Dip {
+    double angle;
+    double depth; // high over low there
+};
+
+// Where around an angle the pulsing is least: at a whole number of periods of one light, where
+// that light gives nothing, or between, where several lights have a dip in common.
+Dip leastAround(std::span<const PulsedLight> lights, Dip dip, double reach, FrameRate rate) {
+    const double low = std::max(reach / 10, dip.angle - reach);
+    const double high = std::min(360.0, dip.angle + reach);
     int pulsing = 0;
+    const auto consider = [&](double angle) {
+        const double depth = depthOf(swingAt(lights, angle, rate));
+        if (depth < dip.depth)
+            dip = {angle, depth};
+    };
+    const double middle = dip.angle;
     for (const auto& light : lights) {
         if (light.waveform == Waveform::Steady)
             continue;
         ++pulsing;
         const double period = 360 * rate.toDouble() / light.frequency.value();
-        const double exact = period * std::round(best / period);
+        const double exact = period * std::round(middle / period);
         if (exact >= low && exact <= high && exact > 0)
             consider(exact);
     }
     if (pulsing < 2)
-        return best;
-    for (int i = 0; i < 24; ++i) {
-        const double a = low + (high - low) / 3, b = high - (high - low) / 3;
-        if (seenAt(lights, a, rate) <= seenAt(lights, b, rate))
-            high = b;
-        else
-            low = a;
+        return dip;
+    const double step = (high - low) / (kBlock - 1);
+    const auto depths = sweep(lights, rate, {low, step, kBlock});
+    const auto best = std::min_element(depths.begin(), depths.end());
+    if (*best < dip.depth)
+        dip = {low + step * static_cast<double>(best - depths.begin()), *best};
+    return dip;
+}
+
+void add(std::vector<SafeRange>& ranges, double from, double to, Dip dip, double step) {
+    const Stops stops(std::log2(dip.depth));
+    if (ranges.empty() || from > ranges.back().to.value() + 1.5 * step)
+        ranges.push_back({ShutterAngle(from), ShutterAngle(to), ShutterAngle(dip.angle), stops});
+    auto& range = ranges.back();
+    range.to = std::max(range.to, ShutterAngle(to));
+    if (stops < range.peakToPeak - Stops(1e-9)) {
+        range.best = ShutterAngle(dip.angle);
+        range.peakToPeak = stops;
     }
-    consider((low + high) / 2);
-    return best;
 }
 
 } // namespace
@@ -110,76 +168,36 @@ double leastBetween(std::span<const PulsedLight> lights, double low, double high
 std::vector<Stops> pulsingByAngle(std::span<const PulsedLight> lights, FrameRate rate,
                                   double step) {
     const auto count = static_cast<std::size_t>(std::floor(360.0 / step + 1e-9));
-    const double perAngle = timeOf(step, rate).value();
-    const double scale = shareScale(lights);
-    std::vector<Stops> seen(count);
-    std::vector<Weights> weights;
-    for (const auto& light : lights)
-        weights.push_back(weightsOf(light));
-    for (std::size_t first = 0; first < count; first += kBlock) {
-        const std::size_t length = std::min(kBlock, count - first);
-        std::array<double, kBlock> low, high, bound{};
-        low.fill(1);
-        high.fill(1);
-        for (std::size_t which = 0; which < lights.size(); ++which) {
-            const auto& light = lights[which];
-            const double share = scale * light.share.value();
-            if (weights[which].highest > 0) {
-                harmonicBounds(weights[which], light.frequency.value() * perAngle, first + 1,
-                               std::span(bound.data(), length));
-                for (std::size_t i = 0; i < length; ++i) {
-                    low[i] -= share * std::min(1.0, bound[i]);
-                    high[i] += share * bound[i];
-                }
-                continue;
-            }
-            if (light.waveform == Waveform::Steady)
-                continue;
-            for (std::size_t i = 0; i < length; ++i) {
-                const Swing one =
-                    swing(light, Seconds(perAngle * static_cast<double>(first + i + 1)));
-                low[i] += share * (one.low - 1);
-                high[i] += share * (one.high - 1);
-            }
-        }
-        for (std::size_t i = 0; i < length; ++i)
-            seen[first + i] = peakToPeak({std::max(0.0, low[i]), high[i]});
-    }
-    return seen;
+    std::vector<Stops> stops;
+    stops.reserve(count);
+    for (const double depth : sweep(lights, rate, {step, step, count}))
+        stops.emplace_back(std::log2(depth));
+    return stops;
 }
 
 std::vector<SafeRange> safeShutters(std::span<const PulsedLight> lights, FrameRate rate,
                                     Stops limit) {
     constexpr double step = 0.1;
-    const auto seen = pulsingByAngle(lights, rate, step);
-    const auto angleOf = [](std::size_t i) { return step * static_cast<double>(i + 1); };
+    constexpr std::size_t count = 3600;
+    const double most = ratio(limit);
+    const auto depths = sweep(lights, rate, {step, step, count});
     std::vector<SafeRange> ranges;
-    // A dip narrower than a step shows as a local minimum: refine every one that might be safe.
-    for (std::size_t i = 0; i < seen.size(); ++i) {
-        const bool dips =
-            (i == 0 || seen[i] <= seen[i - 1]) && (i + 1 == seen.size() || seen[i] <= seen[i + 1]);
-        if (!dips && seen[i] > limit)
-            continue;
-        double best = angleOf(i);
-        Stops least = seen[i];
-        if (dips && least > Stops(0)) {
-            best = leastBetween(lights, std::max(step / 10, best - step),
-                                std::min(360.0, best + step), rate);
-            least = seenAt(lights, best, rate);
-        }
-        if (least > limit)
-            continue;
-        const double from = std::min(best, angleOf(i)), to = std::max(best, angleOf(i));
-        const bool safeHere = seen[i] <= limit;
-        const ShutterAngle low(safeHere ? from : best), high(safeHere ? to : best);
-        if (ranges.empty() || low.value() > ranges.back().to.value() + 1.5 * step)
-            ranges.push_back({low, high, ShutterAngle(best), least});
-        auto& range = ranges.back();
-        range.to = std::max(range.to, high);
-        if (least < range.peakToPeak - Stops(1e-9)) {
-            range.best = ShutterAngle(best);
-            range.peakToPeak = least;
-        }
+    for (std::size_t i = 0; i < count; ++i) {
+        const double before = i == 0 ? HUGE_VAL : depths[i - 1];
+        const double after = i + 1 == count ? HUGE_VAL : depths[i + 1];
+        const double here = depths[i];
+        const bool dips = here <= before && here <= after;
+        const double angle = step * static_cast<double>(i + 1);
+        Dip dip{angle, here};
+        // A dip between two steps goes no deeper than its flanks lead: two slopes meet in it.
+        const double flank =
+            std::max(i == 0 ? 0 : before - here, i + 1 == count ? 0 : after - here);
+        if (dips && here > 1 && here - 1.5 * flank <= most)
+            dip = leastAround(lights, dip, step, rate);
+        if (here <= most)
+            add(ranges, std::min(dip.angle, angle), std::max(dip.angle, angle), dip, step);
+        else if (dip.depth <= most)
+            add(ranges, dip.angle, dip.angle, dip, step);
     }
     return ranges;
 }

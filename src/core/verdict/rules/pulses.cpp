@@ -38,9 +38,8 @@ void offerTurn(const Case& now, Finding& finding, const Turn& change, Remedy rem
     });
 }
 
-void offerShutters(const Case& now, Finding& finding) {
+void offerShutters(const Case& now, Finding& finding, std::vector<Shutter> safe) {
     const auto& setup = *now.context.setup;
-    auto safe = safeOnDial(now.context);
     std::stable_sort(safe.begin(), safe.end(), [&](const Shutter& a, const Shutter& b) {
         return distance(setup.shutter, a, setup.rate) < distance(setup.shutter, b, setup.rate);
     });
@@ -62,13 +61,13 @@ void offerRates(const Case& now, Finding& finding) {
 }
 
 // How the pulsing shows: the id of the finding.
-std::string_view kindOf(const Case& now) {
+std::string_view kindOf(const Case& now, bool shutterHelps) {
     const auto& pulsing = now.at.cadence.pulsing;
     if (pulsing.alias == Hertz(0))
         return pulsing.bands >= 0.1 ? "bands-standing" : "pulsing-in-step";
     if (pulsing.alias <= kDrift)
         return "pulsing-drift";
-    return safeOnDial(now.context).empty() ? "pulsing-unspannable" : "pulsing-visible";
+    return shutterHelps ? "pulsing-visible" : "pulsing-unspannable";
 }
 
 void stillLight(const Case& now, Findings& out) {
@@ -104,8 +103,9 @@ void pulsedLight(const Case& now, Findings& out) {
     const auto& pulsing = cadence.pulsing;
     if (!pulsing.strongest || pulsing.peakToPeak <= kVisible)
         return stillLight(now, out);
+    auto safe = safeOnDial(now.context);
     Finding finding;
-    finding.id = kindOf(now);
+    finding.id = kindOf(now, !safe.empty());
     const bool moves = pulsing.alias > Hertz(0);
     finding.severity =
         moves && pulsing.peakToPeak >= kObvious ? Severity::Fault : Severity::Caution;
@@ -120,7 +120,7 @@ void pulsedLight(const Case& now, Findings& out) {
                      {"bands", Magnification(pulsing.bands)}};
     if (moves && pulsing.alias <= kDrift)
         finding.facts.push_back({"round", Duration{Seconds(1 / pulsing.alias.value())}});
-    offerShutters(now, finding);
+    offerShutters(now, finding, std::move(safe));
     if (finding.remedies.empty())
         offerRates(now, finding);
     out.push_back(std::move(finding));
