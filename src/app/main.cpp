@@ -67,7 +67,8 @@ void addOptions(QCommandLineParser& parser) {
                        {"theme", "slate or paper", "NAME"},
                        {"scale", "Scale of the interface", "S", "1"},
                        {"time-start", "Print the time to the first paint and stop"},
-                       {"time-drag", "Print the time of N drag moves and stop", "N"}});
+                       {"time-drag", "Print the time of N drag moves and stop", "N"},
+                       {"time-motion", "Print the cost of playing the motion for N s", "N"}});
 }
 
 QSize sizeFrom(const QString& text) {
@@ -154,6 +155,12 @@ int main(int argc, char** argv) {
     if (parser.isSet("time-drag")) {
         QTimer::singleShot(0, &window, [&] {
             timeDrag(window, std::max(1, parser.value("time-drag").toInt()));
+            QCoreApplication::exit(0);
+        });
+    }
+    if (parser.isSet("time-motion")) {
+        QTimer::singleShot(500, &window, [&] {
+            timeMotion(window, std::clamp(parser.value("time-motion").toInt(), 1, 600));
             QCoreApplication::exit(0);
         });
     }

@@ -1,13 +1,18 @@
 #include "app/shell/timing.h"
 
 #include "app/shell/main_window.h"
+#include "app/views/cadence/cadence_view.h"
+#include "app/views/cadence/motion_picture.h"
 #include "app/views/light/light_canvas.h"
 #include "app/views/light/light_view.h"
 
 #include <QApplication>
 #include <QElapsedTimer>
+#include <QEventLoop>
+#include <QTimer>
 
 #include <algorithm>
+#include <ctime>
 #include <iostream>
 
 namespace bslate::app {
@@ -36,6 +41,27 @@ void timeDrag(MainWindow& window, int moves) {
     emit handle->dragEnded();
     std::cout << "drag_ms_mean " << total / moves << "\ndrag_ms_worst " << worst
               << "\npaint_ms_mean " << painting / moves << "\n";
+}
+
+void timeMotion(MainWindow& window, int seconds) {
+    window.showStep(MainWindow::Cadence);
+    auto& motion = window.cadence().motion();
+    QApplication::processEvents();
+    motion.advance();
+    motion.advance();
+    if (motion.state() != MotionPicture::State::Playing) {
+        std::cerr << "bright-slate: --time-motion: the setup has no motion to play\n";
+        return;
+    }
+    const int before = motion.paints();
+    const std::clock_t worked = std::clock();
+    QEventLoop loop;
+    QTimer::singleShot(seconds * 1000, &loop, &QEventLoop::quit);
+    loop.exec();
+    const double busy = static_cast<double>(std::clock() - worked) / CLOCKS_PER_SEC;
+    std::cout << "repaints_per_s " << static_cast<double>(motion.paints() - before) / seconds
+              << "\ncore_percent " << 100 * busy / seconds << "\n";
+    motion.stop();
 }
 
 } // namespace bslate::app

@@ -9,4 +9,8 @@ class MainWindow;
 /// (`drag_ms_mean`, `drag_ms_worst`) and of the picture's painting alone (`paint_ms_mean`).
 void timeDrag(MainWindow& window, int moves);
 
+/// Plays the Cadence step's motion for some seconds, past its caution, and prints repaints a second
+/// (`repaints_per_s`) and the processor time it took of one core (`core_percent`).
+void timeMotion(MainWindow& window, int seconds);
+
 } // namespace bslate::app
