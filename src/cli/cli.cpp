@@ -24,7 +24,9 @@ void addCheck(CLI::App& app, CheckOptions& o, Command& chosen) {
 
 void addCurve(CLI::App& app, CurveOptions& o, Command& chosen) {
     auto* verb = app.add_subcommand("curve", "Tabulate a recording curve");
-    verb->add_option("CURVE", o.curve, "acescct, bt709, hlg or a kit file")->required();
+    verb->add_option("CURVE", o.curve,
+                     "acescc, acescct, bt2020, bt709, hlg, pq, srgb or a kit file")
+        ->required();
     verb->add_option("--profile", o.profile, "profile of the kit file");
     verb->add_option("--stops", o.stops, "FROM:TO:STEP from mid-grey")->required();
     verb->add_option("--bits", o.bits, "8, 10 or 12");
@@ -81,6 +83,15 @@ void addValidate(CLI::App& app, ValidateOptions& o, Command& chosen) {
     verb->callback([&] { chosen = [&](std::ostream& out) { return validate(o, out); }; });
 }
 
+void addPrecision(CLI::App& app, PrecisionOptions& o, Command& chosen) {
+    auto* verb = app.add_subcommand("precision", "What a recording will bear in the grade");
+    verb->add_option("FILE", o.file, "shoot (*.bslate)")->required();
+    verb->add_option("--setup", o.setup, "setup id or number")->required();
+    verb->add_option("--bits", o.bits, "at another depth, 8 to 16");
+    verb->add_flag("--json", o.json, "JSON on standard output");
+    verb->callback([&] { chosen = [&](std::ostream& out) { return precision(o, out); }; });
+}
+
 void addShutter(CLI::App& app, ShutterOptions& o, Command& chosen) {
     auto* verb = app.add_subcommand("shutter", "What a shutter does to pulsed light");
     verb->add_option("--rate", o.rate, "frame rate, 23.976")->required();
@@ -104,6 +115,7 @@ int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& e
     ExposeOptions exposeOptions;
     LutOptions lutOptions;
     ModesOptions modesOptions;
+    PrecisionOptions precisionOptions;
     ShutterOptions shutterOptions;
     ValidateOptions validateOptions;
     Command command;
@@ -112,6 +124,7 @@ int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& e
     addExpose(app, exposeOptions, command);
     addLut(app, lutOptions, command);
     addModes(app, modesOptions, command);
+    addPrecision(app, precisionOptions, command);
     addShutter(app, shutterOptions, command);
     addValidate(app, validateOptions, command);
     const auto verbs = app.get_subcommands([](const CLI::App*) { return true; });
@@ -121,7 +134,7 @@ int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& e
                        });
     if (!known) {
         err << "bslate: no such verb \"" << args.front()
-            << "\"; expected check, curve, expose, lut, modes, shutter or validate\n";
+            << "\"; expected check, curve, expose, lut, modes, precision, shutter or validate\n";
         return kBadInput;
     }
     try {

@@ -49,6 +49,8 @@ std::string listIds(const auto& items) {
     return ids;
 }
 
+} // namespace
+
 const Setup* setupNamed(const Shoot& shoot, const std::string& name) {
     for (const auto& setup : shoot.setups)
         if (setup.id == name || setup.number == name)
@@ -59,8 +61,6 @@ const Setup* setupNamed(const Shoot& shoot, const std::string& name) {
 Error noSetup(const Shoot& shoot, const std::string& file, const std::string& name) {
     return {ErrorCode::UnknownId, file, "--setup", name, "one of " + listIds(shoot.setups)};
 }
-
-} // namespace
 
 Result<int> check(const CheckOptions& options, std::ostream& out) {
     const auto shoot = io::loadShoot(options.file);
@@ -114,6 +114,13 @@ Result<StopsRange> stopsRange(const std::string& text) {
     return StopsRange{from->value(), to->value(), step->value()};
 }
 
+std::string standardNames() {
+    std::string names;
+    for (const auto name : standardCurveNames())
+        names += (names.empty() ? "" : ", ") + std::string(name);
+    return names;
+}
+
 Result<Curve> curveNamed(const CurveOptions& options) {
     if (const auto standard = standardCurve(options.curve))
         return *standard;
@@ -121,7 +128,7 @@ Result<Curve> curveNamed(const CurveOptions& options) {
     if (!kit) {
         Error error = kit.error();
         if (error.code == ErrorCode::FileUnreadable)
-            error.expected = "acescct, bt709, hlg or a readable kit file";
+            error.expected = standardNames() + " or a readable kit file";
         return error;
     }
     if (options.profile.empty() && kit->profiles.size() == 1)

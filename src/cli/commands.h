@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/base/result.h"
+#include "core/shoot/shoot.h"
 
 #include <iosfwd>
 #include <optional>
@@ -57,6 +58,14 @@ struct ModesOptions {
 /// Lists every cell of a camera's mode lattice.
 [[nodiscard]] Result<int> modes(const ModesOptions& options, std::ostream& out);
 
+struct PrecisionOptions {
+    std::string file, setup;
+    int bits = 0; ///< 8 to 16; 0 for the mode's own
+    bool json = false;
+};
+/// Codes, display steps and noise of each stop of a setup's recording; exit code 1 when it bands.
+[[nodiscard]] Result<int> precision(const PrecisionOptions& options, std::ostream& out);
+
 struct ShutterOptions {
     std::string rate, angle, time;
     std::string steps;               ///< third, half, list:1/50,1/100 or angle:0.1; may be empty
@@ -73,5 +82,9 @@ struct ValidateOptions {
     bool json = false;
 };
 [[nodiscard]] Result<int> validate(const ValidateOptions& options, std::ostream& out);
+
+/// The setup with this id or number, or null; and the error that lists what there is.
+[[nodiscard]] const Setup* setupNamed(const Shoot& shoot, const std::string& name);
+[[nodiscard]] Error noSetup(const Shoot& shoot, const std::string& file, const std::string& name);
 
 } // namespace bslate::cli

@@ -29,6 +29,10 @@ void writeModes(Json& camera, const Camera& value);
                                         ReadState& state);
 [[nodiscard]] Json constraintJson(const Constraint& constraint);
 
+// curve_json.cpp
+[[nodiscard]] Curve curveFrom(ObjectReader& node);
+[[nodiscard]] Json curveJson(const Curve& curve);
+
 // kit_json.cpp
 [[nodiscard]] Filter filterFrom(const Json& json, const std::string& place, ReadState& state,
                                 bool builtIn);

@@ -139,7 +139,7 @@ TEST(Cli, BadInputIsTwoWithAMessageThatNamesThePlace) {
         {{"curve", "acescct", "--stops", "0:1:nan"}, "FROM:TO:STEP"},
         {{"curve", "acescct", "--stops", "0:1:1", "--bits", "9"}, "8, 10 or 12"},
         {{"curve", kKit, "--stops", "0:1:1"}, "tarn-log"},
-        {{"curve", "nolog", "--stops", "0:1:1"}, "acescct, bt709, hlg"},
+        {{"curve", "nolog", "--stops", "0:1:1"}, "acescct, bt2020, bt709, hlg"},
         {expose({"--patch", "grey=26 K"}), "cd/m2"},
         {expose({"--patch", "grey=-3 lx"}), "above zero"},
         {expose({"--patch", "26 cd/m2"}), "NAME=READING"},
@@ -287,6 +287,40 @@ TEST(CliShutter, WrongEntriesNameTheirOption) {
     for (int i = 0; i < 70; ++i)
         many.insert(many.end(), {"--light", "100"});
     EXPECT_NE(ran(many).err.find("at most 64"), std::string::npos);
+}
+
+// ---- precision and standard curves
+
+TEST(CliPrecision, TellsEveryStopAndTheAnswerForEightBits) {
+    const auto own = ran({"precision", kShoot, "--setup", "2A", "--json"});
+    ASSERT_NE(own.code, kBadInput) << own.err;
+    const auto json = own.json();
+    EXPECT_EQ(json["bits"], 10);
+    ASSERT_GT(json["rows"].size(), 8u);
+    double last = -1e9;
+    for (const auto& row : json["rows"]) {
+        EXPECT_GT(row["stops"].get<double>(), last);
+        last = row["stops"].get<double>();
+        EXPECT_GT(row["codes"].get<double>(), 0);
+        EXPECT_GT(row["noise_codes"].get<double>(), 0);
+    }
+    const auto eight = ran({"precision", kShoot, "--setup", "2A", "--bits", "8", "--json"}).json();
+    EXPECT_NEAR(eight["rows"][4]["display_step_codes"].get<double>(),
+                json["rows"][4]["display_step_codes"].get<double>() * 1023 / 255, 0.1);
+    EXPECT_TRUE(eight["eight_bit_log"].is_string());
+    EXPECT_NE(ran({"precision", kShoot, "--setup", "2A"}).out.find("8 bits:"), std::string::npos);
+    EXPECT_EQ(ran({"precision", kShoot, "--setup", "9Z"}).code, kBadInput);
+    EXPECT_EQ(ran({"precision", kShoot, "--setup", "2A", "--bits", "7"}).code, kBadInput);
+}
+
+TEST(CliCurve, KnowsEveryStandardCurveByName) {
+    for (const char* name : {"acescc", "acescct", "bt2020", "bt709", "hlg", "pq", "srgb"}) {
+        const auto curve = ran({"curve", name, "--stops", "0:0:1", "--json"});
+        ASSERT_EQ(curve.code, kGood) << name << curve.err;
+    }
+    const auto pq = ran({"curve", "pq", "--stops", "0:0:1", "--json"}).json();
+    EXPECT_NEAR(pq["points"][0]["level_percent"].get<double>(), 38, 0.5) << "ITU-R BT.2408";
+    EXPECT_NE(ran({"curve", "none", "--stops", "0:0:1"}).err.find("pq, srgb"), std::string::npos);
 }
 
 } // namespace

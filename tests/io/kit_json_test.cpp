@@ -26,6 +26,18 @@ TEST(KitJson, EveryCurveFamilyAndNdTraditionRoundTrips) {
     soft.ready = true;
     soft.bases = {ExposureIndex(800)};
     kit.profiles.push_back(soft);
+    const Curve others[] = {
+        bt2020(),
+        srgb(),
+        pq(),
+        acescct(),
+        acescc(),
+        {Sampled{{{Stops(-3), Signal(0.1)}, {Stops(1.0 / 3), Signal(0.7)}}}, CodeRange::Full, {}}};
+    for (const auto& curve : others) {
+        soft.id += "x";
+        soft.curve = curve;
+        kit.profiles.push_back(soft);
+    }
     kit.filters = {{"a", "A", {NdTradition::Density, 0.9}, true, false, {}},
                    {"b", "B", {NdTradition::Factor, 8}, false, false, {}},
                    {"c", "C", {NdTradition::Stops, 1.0 / 3}, false, false, {}}};
@@ -81,6 +93,15 @@ const Broken kBroken[] = {
     {"Family", "/profiles/0/curve/family", R"("magic")", ErrorCode::WrongType},
     {"CodeRange", "/profiles/0/curve/range", R"("half")", ErrorCode::WrongType},
     {"LogBase", "/profiles/0/curve/base", "1", ErrorCode::OutOfRange},
+    {"SampledOnce", "/profiles/0/curve",
+     R"({"family":"sampled","range":"full","points":[{"stops":0,"signal":0.4}]})",
+     ErrorCode::OutOfRange},
+    {"SampledFalling", "/profiles/0/curve",
+     R"({"family":"sampled","range":"full",
+         "points":[{"stops":0,"signal":0.4},{"stops":1,"signal":0.3}]})",
+     ErrorCode::OutOfRange},
+    {"SampledWithoutPoints", "/profiles/0/curve", R"({"family":"sampled","range":"full"})",
+     ErrorCode::OutOfRange},
     {"EndSignal", "/profiles/0/curve/end_signal", "7", ErrorCode::OutOfRange},
     {"IsoBehaviour", "/profiles/0/iso", R"("sometimes")", ErrorCode::WrongType},
     {"IsoOrder", "/profiles/0/maximum_iso", R"("100")", ErrorCode::OutOfRange},

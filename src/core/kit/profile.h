@@ -29,7 +29,9 @@ struct Profile {
 
 /// A curve made to be graded whose codes are spread over a scene wider than a display.
 [[nodiscard]] inline bool isLog(const Profile& profile) {
-    return std::holds_alternative<CameraLog>(profile.curve.family) && !profile.ready;
+    return (std::holds_alternative<CameraLog>(profile.curve.family) ||
+            std::holds_alternative<AcesCc>(profile.curve.family)) &&
+           !profile.ready;
 }
 
 } // namespace bslate

@@ -1,6 +1,7 @@
 #include "core/signal/curve.h"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 namespace bslate {
@@ -53,6 +54,88 @@ double encodeOne(Bt709, double x) {
 
 double decodeOne(Bt709, double y) {
     return y < 4.5 * kBeta709 ? y / 4.5 : std::pow((y + (kAlpha709 - 1.0)) / kAlpha709, 1.0 / 0.45);
+}
+
+// ITU-R BT.2020-2 table 4, 12 bits.
+constexpr double kAlpha2020 = 1.0993;
+constexpr double kBeta2020 = 0.0181;
+
+double encodeOne(Bt2020, double x) {
+    return x < kBeta2020 ? 4.5 * x : kAlpha2020 * std::pow(x, 0.45) - (kAlpha2020 - 1.0);
+}
+
+double decodeOne(Bt2020, double y) {
+    return y < 4.5 * kBeta2020 ? y / 4.5
+                               : std::pow((y + (kAlpha2020 - 1.0)) / kAlpha2020, 1.0 / 0.45);
+}
+
+// IEC 61966-2-1.
+double encodeOne(Srgb, double x) {
+    return x <= 0.0031308 ? 12.92 * x : 1.055 * std::pow(x, 1 / 2.4) - 0.055;
+}
+
+double decodeOne(Srgb, double y) {
+    return y <= 12.92 * 0.0031308 ? y / 12.92 : std::pow((y + 0.055) / 1.055, 2.4);
+}
+
+// SMPTE ST 2084 / ITU-R BT.2100-2 table 4; light in units of 10 000 cd/m2.
+constexpr double kPqM1 = 2610.0 / 16384, kPqM2 = 2523.0 / 4096 * 128;
+constexpr double kPqC1 = 3424.0 / 4096, kPqC2 = 2413.0 / 4096 * 32, kPqC3 = 2392.0 / 4096 * 32;
+
+double pqSignal(double light) {
+    const double p = std::pow(std::max(0.0, light), kPqM1);
+    return std::pow((kPqC1 + kPqC2 * p) / (1 + kPqC3 * p), kPqM2);
+}
+
+double pqLight(double signal) {
+    const double p = std::pow(std::max(0.0, signal), 1 / kPqM2);
+    return std::pow(std::max(0.0, p - kPqC1) / (kPqC2 - kPqC3 * p), 1 / kPqM1);
+}
+
+// The reference OOTF: BT.709 extended to 59.5208, then BT.1886; display light in cd/m2.
+constexpr double kPqScale = 59.5208, kPqFoot = 0.0003024, kPqFootSlope = 267.84;
+
+double pqDisplay(double e) {
+    const double v = e <= kPqFoot ? kPqFootSlope * std::max(0.0, e)
+                                  : kAlpha709 * std::pow(kPqScale * e, 0.45) - (kAlpha709 - 1.0);
+    return 100.0 * std::pow(v, 2.4);
+}
+
+double pqScene(double light) {
+    const double v = std::pow(light / 100.0, 1 / 2.4);
+    return v <= kPqFootSlope * kPqFoot
+               ? v / kPqFootSlope
+               : std::pow((v + (kAlpha709 - 1.0)) / kAlpha709, 1 / 0.45) / kPqScale;
+}
+
+const double kPqWhite = pqScene(203.0); // ITU-R BT.2408 table 1
+
+double encodeOne(Pq, double x) {
+    return pqSignal(pqDisplay(x * kPqWhite) / 10000.0);
+}
+
+double decodeOne(Pq, double y) {
+    return pqScene(pqLight(y) * 10000.0) / kPqWhite;
+}
+
+// Academy S-2014-003.
+double encodeOne(AcesCc, double x) {
+    const double lowest = std::exp2(-16.0);
+    const double argument = x <= 0 ? lowest : x < std::exp2(-15.0) ? lowest + x / 2 : x;
+    return (std::log2(argument) + 9.72) / 17.52;
+}
+
+double decodeOne(AcesCc, double y) {
+    const double light = std::exp2(y * 17.52 - 9.72);
+    return y <= (9.72 - 15) / 17.52 ? std::max(0.0, (light - std::exp2(-16.0)) * 2) : light;
+}
+
+double encodeOne(const Sampled& curve, double x) {
+    return encodeSampled(curve, SceneLinear(x)).value();
+}
+
+double decodeOne(const Sampled& curve, double y) {
+    return decodeSampled(curve, Signal(y)).value();
 }
 
 // ITU-R BT.2100-2 table 5.
@@ -120,13 +203,47 @@ Curve hlg() {
     return {Hlg{}, CodeRange::Legal, Signal(1.0)};
 }
 
+Curve bt2020() {
+    return {Bt2020{}, CodeRange::Legal, std::nullopt};
+}
+
+Curve srgb() {
+    return {Srgb{}, CodeRange::Full, std::nullopt};
+}
+
+Curve pq() {
+    return {Pq{}, CodeRange::Legal, Signal(1.0)};
+}
+
+Curve acescc() {
+    return {AcesCc{}, CodeRange::Full, std::nullopt};
+}
+
+namespace {
+struct Standard {
+    std::string_view name;
+    Curve (*make)();
+};
+constexpr std::array kStandards = {Standard{"acescc", acescc}, Standard{"acescct", acescct},
+                                   Standard{"bt2020", bt2020}, Standard{"bt709", bt709},
+                                   Standard{"hlg", hlg},       Standard{"pq", pq},
+                                   Standard{"srgb", srgb}};
+} // namespace
+
+std::span<const std::string_view> standardCurveNames() {
+    static const auto names = [] {
+        std::array<std::string_view, kStandards.size()> all;
+        std::transform(kStandards.begin(), kStandards.end(), all.begin(),
+                       [](const Standard& standard) { return standard.name; });
+        return all;
+    }();
+    return names;
+}
+
 std::optional<Curve> standardCurve(std::string_view name) {
-    if (name == "acescct")
-        return acescct();
-    if (name == "bt709")
-        return bt709();
-    if (name == "hlg")
-        return hlg();
+    for (const auto& standard : kStandards)
+        if (standard.name == name)
+            return standard.make();
     return std::nullopt;
 }
 

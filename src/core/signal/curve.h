@@ -2,9 +2,12 @@
 
 #include "core/quantity/quantities.h"
 #include "core/signal/code_values.h"
+#include "core/signal/sampled.h"
 
 #include <optional>
+#include <span>
 #include <string>
+#include <string_view>
 #include <variant>
 
 /// Recording curves as values. All work on scene-linear light with mid-grey at 0.18 and give a
@@ -56,9 +59,32 @@ struct SoftHighlight {
     friend bool operator==(const SoftHighlight&, const SoftHighlight&) = default;
 };
 
+/// ITU-R BT.2020-2 table 4 with the constants of 12 bits; those of 10 bits are BT.709's.
+struct Bt2020 {
+    friend bool operator==(Bt2020, Bt2020) = default;
+};
+
+/// IEC 61966-2-1 sRGB; 1.0 is diffuse white.
+struct Srgb {
+    friend bool operator==(Srgb, Srgb) = default;
+};
+
+/// ITU-R BT.2100-2 table 4: scene light through the reference PQ OOTF, then SMPTE ST 2084; scaled
+/// so that a 100 % reflector is shown at 203 cd/m2 as ITU-R BT.2408 places it. Ends at 100 %.
+struct Pq {
+    friend bool operator==(Pq, Pq) = default;
+};
+
+/// Academy S-2014-003 ACEScc: a logarithm down to 2^-15, bent towards 2^-16 below; black and less
+/// clamp there.
+struct AcesCc {
+    friend bool operator==(AcesCc, AcesCc) = default;
+};
+
 /// One recording curve with its code range.
 struct Curve {
-    std::variant<CameraLog, Bt709, Hlg, SoftHighlight> family = Bt709{};
+    std::variant<CameraLog, Bt709, Hlg, SoftHighlight, Bt2020, Srgb, Pq, AcesCc, Sampled> family =
+        Bt709{};
     CodeRange range = CodeRange::Legal;
     std::optional<Signal> end = std::nullopt; ///< nothing above this is ever recorded
 
@@ -70,7 +96,15 @@ struct Curve {
 [[nodiscard]] Curve bt709();
 [[nodiscard]] Curve hlg();
 
-/// The open-standard curve called `acescct`, `bt709` or `hlg`; nothing for another name.
+[[nodiscard]] Curve bt2020(); ///< 12-bit constants
+[[nodiscard]] Curve srgb();   ///< full range
+[[nodiscard]] Curve pq();
+[[nodiscard]] Curve acescc(); ///< full range
+
+/// The names standardCurve knows: `acescc`, `acescct`, `bt2020`, `bt709`, `hlg`, `pq`, `srgb`.
+[[nodiscard]] std::span<const std::string_view> standardCurveNames();
+
+/// The open-standard curve of that name; nothing for another name.
 [[nodiscard]] std::optional<Curve> standardCurve(std::string_view name);
 
 /// The signal of scene light; not clamped at the curve's end.

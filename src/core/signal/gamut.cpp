@@ -56,6 +56,18 @@ Gamut gamutBt2020() {
     return {{0.708, 0.292}, {0.170, 0.797}, {0.131, 0.046}, {0.3127, 0.3290}};
 }
 
+Gamut gamutP3D65() {
+    return {{0.680, 0.320}, {0.265, 0.690}, {0.150, 0.060}, {0.3127, 0.3290}};
+}
+
+Gamut gamutAp0() {
+    return {{0.73470, 0.26530}, {0.0, 1.0}, {0.00010, -0.07700}, {0.32168, 0.33767}};
+}
+
+Gamut gamutAp1() {
+    return {{0.713, 0.293}, {0.165, 0.830}, {0.128, 0.044}, {0.32168, 0.33767}};
+}
+
 Matrix3 rgbToXyz(const Gamut& gamut) {
     Matrix3 primaries = columns(xyzOf(gamut.red), xyzOf(gamut.green), xyzOf(gamut.blue));
     const Matrix3 solve = inverse(primaries);
@@ -69,14 +81,37 @@ Matrix3 rgbToXyz(const Gamut& gamut) {
     return primaries;
 }
 
+Matrix3 bradford(Chromaticity from, Chromaticity to) {
+    constexpr Matrix3 cones{
+        {{0.8951, 0.2664, -0.1614}, {-0.7502, 1.7135, 0.0367}, {0.0389, -0.0685, 1.0296}}};
+    const auto response = [&](Chromaticity white) {
+        const Vector3 xyz = xyzOf(white);
+        Vector3 lms{};
+        for (std::size_t row = 0; row < 3; ++row)
+            for (std::size_t k = 0; k < 3; ++k)
+                lms[row] += cones[row][k] * xyz[k];
+        return lms;
+    };
+    const Vector3 before = response(from), after = response(to);
+    Matrix3 scale{};
+    for (std::size_t i = 0; i < 3; ++i)
+        scale[i][i] = after[i] / before[i];
+    return multiply(inverse(cones), multiply(scale, cones));
+}
+
 Matrix3 convert(const Gamut& from, const Gamut& to) {
-    return multiply(inverse(rgbToXyz(to)), rgbToXyz(from));
+    const Matrix3 source = from.white == to.white
+                               ? rgbToXyz(from)
+                               : multiply(bradford(from.white, to.white), rgbToXyz(from));
+    return multiply(inverse(rgbToXyz(to)), source);
 }
 
 bool isValid(const Gamut& gamut) {
     for (const auto& c : {gamut.red, gamut.green, gamut.blue, gamut.white})
-        if (!(c.y > 0) || !std::isfinite(c.x) || !std::isfinite(c.y))
+        if (c.y == 0 || !std::isfinite(c.x) || !std::isfinite(c.y))
             return false;
+    if (!(gamut.white.y > 0))
+        return false;
     const double area = (gamut.green.x - gamut.red.x) * (gamut.blue.y - gamut.red.y) -
                         (gamut.blue.x - gamut.red.x) * (gamut.green.y - gamut.red.y);
     return std::abs(area) > 1e-6;

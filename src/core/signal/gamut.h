@@ -12,7 +12,7 @@ struct Chromaticity {
 };
 
 /// Red, green and blue primaries and the white they add up to. Valid: the three primaries are
-/// not on one line and every y is positive.
+/// not on one line, no y is 0 and the white's is positive (AP0's blue lies below the axis).
 struct Gamut {
     Chromaticity red{0.640, 0.330};
     Chromaticity green{0.300, 0.600};
@@ -27,14 +27,22 @@ using Matrix3 = std::array<std::array<double, 3>, 3>;
 
 [[nodiscard]] Gamut gamutBt709();  ///< ITU-R BT.709-6 item 1.3, D65
 [[nodiscard]] Gamut gamutBt2020(); ///< ITU-R BT.2020-2 table 3, D65
+[[nodiscard]] Gamut gamutP3D65();  ///< SMPTE EG 432-1 primaries, D65
+[[nodiscard]] Gamut gamutAp0();    ///< SMPTE ST 2065-1, white near D60
+[[nodiscard]] Gamut gamutAp1();    ///< Academy S-2014-004, white near D60
 
 /// Linear RGB to CIE XYZ with Y = 1 for white (SMPTE RP 177).
 [[nodiscard]] Matrix3 rgbToXyz(const Gamut& gamut);
 
-/// Linear light from one gamut to another, both with the same white point; grey stays grey.
+/// What takes XYZ under one white to XYZ under another: von Kries in the cone space of Bradford
+/// (values of Lam 1985 as in CIE 160 and ICC.1; from memory, confirmed by the reference library).
+[[nodiscard]] Matrix3 bradford(Chromaticity from, Chromaticity to);
+
+/// Linear light from one gamut to another, adapted by bradford() when their whites differ; grey
+/// stays grey.
 [[nodiscard]] Matrix3 convert(const Gamut& from, const Gamut& to);
 
-/// True when the primaries span a triangle and all y are positive.
+/// True when the primaries span a triangle, no y is 0 and the white's is positive.
 [[nodiscard]] bool isValid(const Gamut& gamut);
 
 } // namespace bslate

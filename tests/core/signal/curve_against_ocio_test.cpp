@@ -60,6 +60,45 @@ TEST(CurveAgainstOpenColorIO, AcescctBuiltIn) {
     }
 }
 
+TEST(CurveAgainstOpenColorIO, AcesccBuiltIn) {
+    auto builtIn = ocio::BuiltinTransform::Create();
+    builtIn->setStyle("ACEScc_to_ACES2065-1");
+    const auto cpu = processorOf(builtIn);
+    for (double signal = -0.35; signal < 1.2; signal += 0.01) {
+        const double linear = decode(acescc(), Signal(signal)).value();
+        EXPECT_NEAR(through(cpu, signal), linear, 2e-5 * std::max(1.0, linear)) << signal;
+    }
+}
+
+// sRGB as a power with a linear part. The library joins the two exactly, IEC 61966-2-1 with a
+// slope rounded to 12.92, hence the 2e-5.
+TEST(CurveAgainstOpenColorIO, Srgb) {
+    auto moncurve = ocio::ExponentWithLinearTransform::Create();
+    const double gamma[4] = {2.4, 2.4, 2.4, 1}, offset[4] = {0.055, 0.055, 0.055, 0};
+    moncurve->setGamma(gamma);
+    moncurve->setOffset(offset);
+    moncurve->setDirection(ocio::TRANSFORM_DIR_INVERSE);
+    const auto cpu = processorOf(moncurve);
+    for (double x = 0; x <= 1; x += 0.003)
+        EXPECT_NEAR(through(cpu, x), encode(srgb(), SceneLinear(x)).value(), 2e-5) << x;
+}
+
+// The library's PQ takes display light in units of 100 cd/m2; the levels of ITU-R BT.2408 table 1
+// tie the scene to it.
+TEST(CurveAgainstOpenColorIO, Pq) {
+    auto builtIn = ocio::BuiltinTransform::Create();
+    builtIn->setStyle("CURVE - LINEAR_to_ST-2084");
+    const auto cpu = processorOf(builtIn);
+    const auto displayed = [](double x) { // BT.2100 reference OOTF by hand, 203 cd/m2 at x = 1
+        const double white = std::pow((std::pow(2.03, 1 / 2.4) + 0.099) / 1.099, 1 / 0.45);
+        return 100 * std::pow(1.099 * std::pow(white * x, 0.45) - 0.099, 2.4);
+    };
+    for (double x = 0.01; x < 30; x *= 1.2)
+        EXPECT_NEAR(through(cpu, displayed(x) / 100), encode(pq(), SceneLinear(x)).value(), 2e-5)
+            << x;
+    EXPECT_NEAR(displayed(0.18), 26, 0.5);
+}
+
 // ITU-R BT.709 as a power with a linear part. The library joins the two parts exactly, the
 // Recommendation with rounded constants, hence the 4e-5.
 TEST(CurveAgainstOpenColorIO, Bt709) {

@@ -1,0 +1,91 @@
+#include "core/verdict/precision.h"
+
+#include "core/signal/rating_lut.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace bslate {
+namespace {
+
+constexpr double kFullGrade = 1.5;   // contrast a full grade adds
+constexpr double kNormalGain = 1.25; // chroma gain that a normal matrix stays under
+
+Signal signalOfCode(double code, CodeRange range, BitDepth depth) {
+    return signalAt(levelOfCode(code, depth), range, depth);
+}
+
+// 8-bit display code of a recorded code, the rating undone.
+double displayCode(const Curve& curve, double code, BitDepth depth, Stops viewed) {
+    const auto light = decode(curve, signalOfCode(code, curve.range, depth));
+    return 255.0 * displaySignal(SceneLinear(light.value() * ratio(viewed))).value();
+}
+
+PrecisionAt rowAt(const SetupContext& context, const Evaluation& at, BitDepth depth, Stops stops,
+                  double contrast) {
+    const auto& curve = context.profile->curve;
+    PrecisionAt row;
+    row.recorded = stops;
+    row.codes = codesInStop(curve, stops, depth);
+    const double code = codeOf(encode(curve, linearAt(stops)), curve.range, depth);
+    row.displayStep = contrast * (displayCode(curve, code + 0.5, depth, at.ratingOffset) -
+                                  displayCode(curve, code - 0.5, depth, at.ratingOffset));
+    // Recorded gain lifts picture and noise together: the photosites saw that much less light.
+    const Stops seen = at.iso == IsoBehaviour::Recorded ? stops - at.gain : stops;
+    row.noise = row.codes / (snrAt(context.base->sensor, seen) * std::numbers::ln2);
+    row.bands = row.displayStep > kVisibleStep && row.noise < kHidingNoise;
+    return row;
+}
+
+Precision precisionAt(const SetupContext& context, BitDepth depth, double contrast) {
+    const auto at = evaluate(context);
+    Precision result;
+    result.depth = depth;
+    const auto matrix = convert(context.profile->gamut, gamutBt709());
+    for (std::size_t row = 0; row < 3; ++row)
+        result.chromaGain[row] = std::hypot(matrix[row][0], matrix[row][1], matrix[row][2]);
+    const double low = std::ceil(at.noiseFloor.value()), high = std::floor(at.clip.value() - 0.5);
+    for (double stops = low; stops <= high; stops += 1) {
+        const auto row = rowAt(context, at, depth, Stops(stops), contrast);
+        if (row.bands) {
+            result.firstBand = result.bands ? result.firstBand : row.recorded;
+            result.lastBand = row.recorded;
+            result.bands = true;
+        }
+        result.stops.push_back(row);
+    }
+    return result;
+}
+
+} // namespace
+
+Precision precisionOf(const SetupContext& context) {
+    return precisionOf(context, context.codec->depth);
+}
+
+Precision precisionOf(const SetupContext& context, BitDepth depth) {
+    return precisionAt(context, depth, 1.0);
+}
+
+EightBitAnswer eightBitAnswer(const SetupContext& context, GradeWeight graded) {
+    const double contrast = graded == GradeWeight::Full ? kFullGrade : 1.0;
+    const auto precision = precisionAt(context, BitDepth{8}, contrast);
+    const auto at = evaluate(context);
+    const auto* top = brightest(at);
+    const auto* bottom = darkest(at);
+    if (!precision.bands)
+        return *std::max_element(precision.chromaGain.begin(), precision.chromaGain.end()) >
+                       kNormalGain
+                   ? EightBitAnswer::NormalGamut
+                   : EightBitAnswer::Enough;
+    const bool inScene =
+        !top || !bottom ||
+        std::any_of(precision.stops.begin(), precision.stops.end(), [&](const PrecisionAt& row) {
+            return row.bands && row.recorded >= bottom->recorded - Stops(0.5) &&
+                   row.recorded <= top->recorded + Stops(0.5);
+        });
+    return inScene ? EightBitAnswer::Never : EightBitAnswer::OnlyIfNailed;
+}
+
+} // namespace bslate
