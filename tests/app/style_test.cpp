@@ -2,6 +2,7 @@
 #include "app/widgets/label_rows.h"
 
 #include "app/document/text.h"
+#include "app/views/cadence/cadence_view.h"
 #include "app/window_fixture.h"
 
 #include <QAccessible>
@@ -73,6 +74,17 @@ TEST_F(Access, FontsShipWithTheApplication) {
 }
 
 TEST_F(Access, EveryPaintedControlHasNameRoleAndValue) {
+    window->showStep(MainWindow::Cadence);
+    QTest::qWait(1);
+    for (auto* widget : window->cadence().findChildren<QWidget*>())
+        if (widget->isVisible() && widget->property("bslateRole").isValid()) {
+            auto* access = QAccessible::queryAccessibleInterface(widget);
+            EXPECT_FALSE(access->text(QAccessible::Name).isEmpty());
+            EXPECT_FALSE(access->text(QAccessible::Value).isEmpty())
+                << widget->objectName().toStdString();
+        }
+    window->showStep(MainWindow::Light);
+    QTest::qWait(1);
     int painted = 0;
     for (auto* widget : window->findChildren<QWidget*>()) {
         if (!widget->isVisible() || !widget->property("bslateRole").isValid())

@@ -10,6 +10,8 @@
 #include <valijson/schema_parser.hpp>
 #include <valijson/validator.hpp>
 
+#include <cmath>
+
 namespace bslate::io {
 namespace {
 
@@ -218,11 +220,84 @@ const Broken kBroken[] = {
      "/kit/cameras/1/shutter/times"},
     {"NoReason", "/setups/0/accepted", R"([{"finding":"a","reason":""}])", ErrorCode::EmptyText,
      "/setups/0/accepted/0/reason"},
+    {"DutyOfZero", "/scenes/0/sources", R"([{"name":"a","kind":"dimmed-led","duty":"0.0"}])",
+     ErrorCode::OutOfRange, "/scenes/0/sources/0/duty"},
+    {"ShareAboveAll", "/scenes/0/sources", R"([{"name":"a","kind":"ballast","share":"120 %"}])",
+     ErrorCode::OutOfRange, "/scenes/0/sources/0/share"},
+    {"UnknownLamp", "/scenes/0/sources", R"([{"name":"a","kind":"torch"}])", ErrorCode::WrongType,
+     "/scenes/0/sources/0/kind"},
+    {"MeasuredWithoutHarmonics", "/scenes/0/sources", R"([{"name":"a","kind":"measured"}])",
+     ErrorCode::MissingKey, "/scenes/0/sources/0/harmonics"},
+    {"HarmonicTooHigh", "/scenes/0/sources",
+     R"([{"name":"a","kind":"measured","harmonics":[{"order":65,"depth":"0.1"}]}])",
+     ErrorCode::OutOfRange, "/scenes/0/sources/0/harmonics/0/order"},
+    {"PulsesOfZero", "/scenes/0/sources", R"([{"name":"a","kind":"ballast","pulses":"0 Hz"}])",
+     ErrorCode::OutOfRange, "/scenes/0/sources/0/pulses"},
+    {"Pan", "/scenes/0/pan", R"("quick")", ErrorCode::NotANumber, "/scenes/0/pan"},
+    {"SubjectSpeed", "/scenes/0/subject_speed", "-1", ErrorCode::OutOfRange,
+     "/scenes/0/subject_speed"},
+    {"ShutterSchool", "/setups/0/shutter_school", R"("fast")", ErrorCode::WrongType,
+     "/setups/0/shutter_school"},
+    {"DepthUpsideDown", "/scenes/0/depth", R"({"widest":"T4","narrowest":"T2"})",
+     ErrorCode::OutOfRange, "/scenes/0/depth/narrowest"},
+    {"NoTimeToChange", "/scenes/0/light_change", R"({"to":"EV 12"})", ErrorCode::MissingKey,
+     "/scenes/0/light_change/over"},
     {"DoubleId", "/scenes/1", R"({"id":"scene","name":"twin"})", ErrorCode::OutOfRange, "/scenes"},
 };
 
 INSTANTIATE_TEST_SUITE_P(All, BrokenShoot, ::testing::ValuesIn(kBroken),
                          [](const auto& broken) { return broken.param.name; });
+
+TEST(ShootJson, EverythingASceneCanTellRoundTrips) {
+    Shoot shoot = sample::shoot();
+    auto& scene = shoot.scenes[0];
+    scene.day = 3;
+    scene.start = Seconds(5 * 3600 + 40 * 60);
+    scene.place = Place::Exterior;
+    scene.described = DescribedLight::OpenShade;
+    scene.change = LightChange{{14.6, LightUnit::EvReflected}, Seconds(2400)};
+    for (const auto kind : {SourceKind::Filament, SourceKind::Ballast, SourceKind::Electronic,
+                            SourceKind::DimmedLed, SourceKind::Rectified, SourceKind::Steady}) {
+        Source lamp;
+        lamp.name = "lamp";
+        lamp.kind = kind;
+        scene.sources.push_back(lamp);
+    }
+    auto& lamp = scene.sources[3];
+    lamp.pulses = Hertz(1234.5);
+    lamp.depth = Fraction(1.0 / 3);
+    lamp.duty = Fraction(0.125);
+    lamp.share = Fraction(1);
+    Source measured;
+    measured.name = "measured";
+    measured.kind = SourceKind::Measured;
+    measured.harmonics = {{1, Fraction(0.4)}, {64, Fraction(0)}};
+    scene.sources.push_back(measured);
+    scene.depth = DepthWish{TStop(std::exp2(1.5)), TStop(std::exp2(2.5))};
+    scene.subjectSpeed = WidthsPerSecond(0.333);
+    scene.pan = DegreesPerSecond(7.7);
+    scene.slowMotion = Magnification(4.17);
+    scene.sound = false;
+    scene.longestTake = Seconds(4200);
+    scene.footage = Seconds(90);
+    scene.view = Degrees(54);
+    scene.ambient = Celsius(-9.5);
+    shoot.setups[0].shutterSchool = ShutterSchool::MainsLocked;
+    const auto text = writeShoot(shoot);
+    const auto back = readBack(text);
+    ASSERT_EQ(back.scenes.size(), 1u);
+    EXPECT_EQ(back.scenes[0].sources, scene.sources);
+    EXPECT_EQ(back.scenes[0], scene);
+    EXPECT_EQ(back, shoot);
+    EXPECT_EQ(writeShoot(back), text);
+    auto many = Json::parse(text);
+    for (int i = 0; i < 64; ++i)
+        many["scenes"][0]["sources"].push_back({{"name", "x"}, {"kind", "steady"}});
+    const auto refused = readShoot(many.dump(), "many", {});
+    ASSERT_FALSE(refused.ok());
+    EXPECT_EQ(refused.error().place, "/scenes/0/sources");
+    EXPECT_EQ(refused.error().got, "71");
+}
 
 TEST(BrokenText, GivesLineAndColumn) {
     const std::string good = writeShoot(sample::shoot());

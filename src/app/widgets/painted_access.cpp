@@ -31,10 +31,12 @@ public:
 // the interface, and it looks the role up when asked. Subclasses of Qt's controls keep theirs.
 QAccessibleInterface* makeInterface(const QString& className, QObject* object) {
     auto* widget = qobject_cast<QWidget*>(object);
-    if (!widget || !className.startsWith(QStringLiteral("bslate::app::")) ||
-        widget->metaObject()->superClass() != &QWidget::staticMetaObject)
+    if (!widget || !className.startsWith(QStringLiteral("bslate::app::")))
         return nullptr;
-    return new PaintedAccess(widget);
+    const auto* base = widget->metaObject()->superClass();
+    while (QByteArrayView(base->className()).startsWith("bslate::app::"))
+        base = base->superClass();
+    return base == &QWidget::staticMetaObject ? new PaintedAccess(widget) : nullptr;
 }
 
 } // namespace

@@ -4,7 +4,6 @@
 #include "app/widgets/painted_access.h"
 
 #include <QKeyEvent>
-#include <QMouseEvent>
 #include <QPainter>
 
 namespace bslate::app {
@@ -15,33 +14,13 @@ constexpr int kPixelsPerStep = 12;
 
 ValueBlock::ValueBlock(const Style& style, const QString& caption, const QString& help,
                        QuantityEdit::Check check, QWidget* parent)
-    : QWidget(parent)
-    , m_style(style)
+    : DragField(style, std::move(check), kPixelsPerStep, parent)
     , m_caption(caption)
-    , m_help(help)
-    , m_edit(new QuantityEdit(std::move(check), this)) {
-    setFocusPolicy(Qt::StrongFocus);
-    setCursor(Qt::SizeHorCursor);
+    , m_help(help) {
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     setToolTip(help);
-    m_edit->setFont(Style::font(TextRole::Value));
-    m_edit->setAccessibleName(caption);
-    m_edit->hide();
-    const auto close = [this] {
-        m_edit->hide();
-        setFocus();
-    };
-    connect(m_edit, &QuantityEdit::entered, this, [this, close](const QString& text) {
-        close();
-        emit typed(text);
-    });
-    connect(m_edit, &QuantityEdit::refused, this, [this, close](const QString& message) {
-        close();
-        emit refused(message);
-    });
-    connect(m_edit, &QuantityEdit::leftUnchanged, this, close);
-    connect(m_edit, &QLineEdit::editingFinished, m_edit, &QWidget::hide);
-    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+    edit().setFont(Style::font(TextRole::Value));
+    edit().setAccessibleName(caption);
 }
 
 void ValueBlock::show(const QString& value, const QString& side, bool pays, bool changed) {
@@ -57,21 +36,10 @@ void ValueBlock::show(const QString& value, const QString& side, bool pays, bool
     update();
 }
 
-void ValueBlock::type() {
-    m_edit->setGeometry(rect().adjusted(4, 16, -4, -2));
-    m_edit->showValue(m_value);
-    m_edit->setText(m_value);
-    m_edit->setModified(false);
-    m_edit->show();
-    m_edit->raise();
-    m_edit->selectAll();
-    m_edit->setFocus();
-}
-
 void ValueBlock::paintEvent(QPaintEvent*) {
     QPainter painter(this);
-    const auto& t = m_style.colours();
-    const bool active = hasFocus() || m_dragging;
+    const auto& t = style().colours();
+    const bool active = isActive();
     drawBlock(painter, rect(), active ? t.raised : t.deep,
               active || m_changed ? t.marigold : t.line, active ? 2.0 : 1.2);
     painter.setFont(Style::font(TextRole::Secondary));
@@ -98,40 +66,6 @@ void ValueBlock::paintEvent(QPaintEvent*) {
     }
 }
 
-void ValueBlock::mousePressEvent(QMouseEvent* event) {
-    if (event->button() != Qt::LeftButton)
-        return;
-    m_pressedAt = static_cast<int>(event->globalPosition().x());
-    m_lastSteps = 0;
-    m_dragging = true;
-    emit dragStarted();
-    update();
-}
-
-void ValueBlock::mouseMoveEvent(QMouseEvent* event) {
-    if (!m_dragging)
-        return;
-    const int steps =
-        (static_cast<int>(event->globalPosition().x()) - m_pressedAt) / kPixelsPerStep;
-    if (steps == m_lastSteps)
-        return;
-    m_lastSteps = steps;
-    emit draggedSteps(steps);
-}
-
-void ValueBlock::mouseReleaseEvent(QMouseEvent*) {
-    if (!m_dragging)
-        return;
-    m_dragging = false;
-    emit dragEnded();
-    update();
-}
-
-void ValueBlock::mouseDoubleClickEvent(QMouseEvent*) {
-    m_dragging = false;
-    type();
-}
-
 void ValueBlock::wheelEvent(QWheelEvent* event) {
     const int steps = event->angleDelta().y() / 120;
     if (steps != 0 && hasFocus())
@@ -142,7 +76,7 @@ void ValueBlock::wheelEvent(QWheelEvent* event) {
 
 void ValueBlock::keyPressEvent(QKeyEvent* event) {
     if (event->modifiers() & Qt::ControlModifier) {
-        QWidget::keyPressEvent(event);
+        DragField::keyPressEvent(event);
         return;
     }
     switch (event->key()) {
@@ -154,13 +88,8 @@ void ValueBlock::keyPressEvent(QKeyEvent* event) {
     case Qt::Key_Down:
         emit stepped(-1);
         break;
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-    case Qt::Key_F2:
-        type();
-        break;
     default:
-        QWidget::keyPressEvent(event);
+        DragField::keyPressEvent(event);
     }
 }
 

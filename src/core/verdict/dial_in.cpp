@@ -40,6 +40,15 @@ std::string rateText(const Shoot& shoot, const Setup& setup) {
     return setup.rate == shoot.brief.rate ? capture : capture + " for " + print(shoot.brief.rate);
 }
 
+// The rate regions that have this rate; empty when the camera knows none.
+std::string regionText(const SetupContext& context) {
+    std::string text;
+    for (const auto& id :
+         regionsFor(*context.camera, *context.mode, context.setup->rate, context.shoot->brief.rate))
+        text += (text.empty() ? "" : " or ") + id;
+    return text;
+}
+
 // Where the recording goes: the best card at hand that holds it.
 std::string cardText(const RecordingFacts& facts) {
     if (facts.card.empty())
@@ -79,12 +88,14 @@ Rows rowsOf(const Shoot& shoot, const Setup& setup) {
         {DialInField::Iris, print(setup.iris), false},
         {DialInField::Nd, filterText(*context), false},
     };
+    if (const std::string region = regionText(*context); !region.empty())
+        rows.insert(rows.begin() + 3, {DialInField::Region, region, false});
     if (!shoot.kit.cards.empty())
         rows.push_back({DialInField::Card, cardText(at.recording), false});
     if (!cellRecordsSound(*context))
         rows.push_back({DialInField::Sound, "off in this mode", false});
     if (at.iso == IsoBehaviour::Recorded && context->camera->bases.size() == 1)
-        rows.erase(rows.begin() + static_cast<int>(DialInField::Base));
+        std::erase_if(rows, [](const auto& row) { return row.field == DialInField::Base; });
     for (const auto& zebra : at.zebra)
         rows.push_back(
             {zebra.use == ZebraUse::Skin ? DialInField::ZebraSkin : DialInField::ZebraGuard,

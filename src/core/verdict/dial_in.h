@@ -12,6 +12,7 @@ enum class DialInField {
     Camera,
     Recording,
     Rate,
+    Region,
     Shutter,
     Profile,
     Base,

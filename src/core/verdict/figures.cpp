@@ -16,6 +16,12 @@ std::string shutterText(const Setup& setup, const Evaluation& at) {
     return print(at.angle) + "  " + print(exposureTime(setup.shutter, setup.rate));
 }
 
+std::string pulsingText(const Pulsing& pulsing) {
+    return pulsing.strongest
+               ? fixedText(pulsing.peakToPeak.value(), 2) + " stop, " + print(pulsing.alias)
+               : kNone;
+}
+
 std::string sharpText(const RecordingFacts& facts) {
     return facts.sharp ? print(facts.sharp->nearest) + " \u2013 " + print(facts.sharp->farthest)
                        : kNone;
@@ -49,6 +55,8 @@ std::vector<Figure> figuresOf(const Shoot& shoot, const Setup& setup) {
         {FigureId::Rate, print(setup.rate)},
         {FigureId::Playback, fixedText(100.0 / facts.slowdown.value(), 0) + " % speed"},
         {FigureId::Shutter, shutterText(setup, at)},
+        {FigureId::Pulsing, pulsingText(at.cadence.pulsing)},
+        {FigureId::Blur, at.cadence.blur.value() > 0 ? print(at.cadence.blur) : kNone},
         {FigureId::Profile, context->profile->name},
         {FigureId::BitRate, facts.bitRate ? print(*facts.bitRate) : kNone},
         {FigureId::BitsPerPixel, facts.bitRate ? print(facts.bitsPerPixel) : kNone},

@@ -14,6 +14,8 @@ enum class FigureId {
     Rate,
     Playback,
     Shutter,
+    Pulsing, ///< of the lamps, peak to peak, and how often
+    Blur,    ///< of the scene's subject, in frame widths
     Profile,
     BitRate,
     BitsPerPixel,

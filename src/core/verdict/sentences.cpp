@@ -69,11 +69,13 @@ constexpr Sentence kFindings[] = {
     {"rate-near-miss", "{rate} is not {base}",
      "Picture and sound drift apart by {drift} an hour; set one of them everywhere."},
     {"pulsing-visible", "At {shutter} the light pulses at {alias}",
-     "Ripple {ripple} of the light, {stops##} stop peak to peak, from lamps at {frequency}."},
+     "Ripple {ripple} of the light, {stops##} stop peak to peak, from lamps at "
+     "{frequency}{rolling}."},
     {"pulsing-unspannable", "No shutter here holds the lamps still",
      "At {rate} they pulse at {alias}, {stops##} stop peak to peak. One pulse lasts {period}; the "
      "camera has "
      "no whole number of them. Change the rate or the lamps."},
+    {"rolling-bands", "; {bands} bands roll over the frame", ""},
     {"pulsing-drift", "The light breathes once in {round}",
      "{rate} and {frequency} miss each other by {alias}: {stops##} stop peak to peak, slow enough "
      "to be missed on the day."},
@@ -96,7 +98,7 @@ constexpr Sentence kFindings[] = {
     {"shutter-longer-than-frame", "The shutter is longer than the frame",
      "{time} does not fit into a frame at {rate}."},
     {"shutter-not-on-dial", "{camera} cannot set {set}",
-     "Its nearest is {dial}, {+off##} stop away."},
+     "Its nearest is {dial}, {degrees} and {+off##} stop away."},
     {"curve-ends-low", "Nothing above {level} is ever recorded",
      "{profile} ends there, {+clip#} over mid-grey. Do not chase 100 %."},
     {"sensor-ends-low", "Nothing above {level} is ever recorded",
@@ -121,6 +123,8 @@ constexpr Sentence kFindings[] = {
      "Not available: {list}. The grade has to do it."},
     {"bits-low", "{bits} bits a pixel is thin for this grade",
      "{mode} at {rate} is {bitRate}; a full grade wants {least} or more."},
+    {"sound-slowed", "Sound is recorded at {rate}",
+     "It plays {slower} times slower with the picture: take it apart if it must be heard."},
     {"sound-lost", "No sound is recorded", "The scene wants it: {mode} is mute at {rate}."},
     {"focus-lost", "No autofocus", "{mode} leaves focus to the hand at {rate}."},
     {"crop-too-tight", "{focal} frames like {equivalent}: too tight",

@@ -165,8 +165,8 @@ std::string nameOf(IsoBehaviour behaviour, const Translator& translate) {
 
 std::string nameOf(DialInField field, const Translator& translate) {
     constexpr const char* names[] = {
-        "Camera", "Recording", "Rate", "Shutter", "Profile",     "Base",         "Rating", "White",
-        "Iris",   "ND",        "Card", "Sound",   "Zebra, skin", "Zebra, guard", "Bank"};
+        "Camera", "Recording", "Rate", "Region", "Shutter", "Profile",     "Base",         "Rating",
+        "White",  "Iris",      "ND",   "Card",   "Sound",   "Zebra, skin", "Zebra, guard", "Bank"};
     return translated(names[static_cast<int>(field)], translate);
 }
 
@@ -177,11 +177,12 @@ std::string reasonOf(const Reason& reason, const Translator& translate) {
 
 std::string nameOf(FigureId figure, const Translator& translate) {
     constexpr const char* names[] = {
-        "Recording",    "Rate",       "Plays at",   "Shutter",    "Profile",       "Bit rate",
-        "Bits a pixel", "Lasts",      "Card",       "Crop",       "Angle of view", "Frames like",
-        "Sharp",        "Hyperfocal", "Readout",    "ISO range",  "Rating",        "ND",
-        "Iris",         "Sound",      "Autofocus",  "Clip limit", "Files of",      "Heat",
-        "Power",        "Proxy",      "Above grey", "Below grey", "Mid-grey"};
+        "Recording",     "Rate",        "Plays at",     "Shutter",    "Lamps pulse", "Blur",
+        "Profile",       "Bit rate",    "Bits a pixel", "Lasts",      "Card",        "Crop",
+        "Angle of view", "Frames like", "Sharp",        "Hyperfocal", "Readout",     "ISO range",
+        "Rating",        "ND",          "Iris",         "Sound",      "Autofocus",   "Clip limit",
+        "Files of",      "Heat",        "Power",        "Proxy",      "Above grey",  "Below grey",
+        "Mid-grey"};
     return translated(names[static_cast<int>(figure)], translate);
 }
 

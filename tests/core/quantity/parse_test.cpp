@@ -285,6 +285,30 @@ TEST(ParseGear, EverySpellingOfTheKit) {
     EXPECT_EQ(parseDuration("29:59").valueOr({}), Seconds(1799));
 }
 
+TEST(ParseCadence, SharesSpeedsAndPans) {
+    EXPECT_EQ(*parseFraction("70 %"), Fraction(0.7));
+    EXPECT_EQ(*parseFraction("70"), Fraction(0.7));
+    EXPECT_EQ(*parseFraction("0.7"), Fraction(0.7));
+    EXPECT_EQ(*parseFraction("1"), Fraction(0.01)) << "percent without a decimal point";
+    EXPECT_EQ(*parseFraction("1.0"), Fraction(1));
+    EXPECT_EQ(*parseFraction("0 %"), Fraction(0));
+    EXPECT_EQ(*parseWidthsPerSecond("0.25 w/s"), WidthsPerSecond(0.25));
+    EXPECT_EQ(*parseDegreesPerSecond("8\u00b0/s"), DegreesPerSecond(8));
+    EXPECT_EQ(*parseDegreesPerSecond("8 deg/s"), DegreesPerSecond(8));
+    for (const char* text : {"", "101 %", "-1", "0.7 Hz", "nan", "half"})
+        EXPECT_FALSE(parseFraction(text).ok()) << text;
+    for (const char* text : {"0 deg/s", "fast", "9 rpm", "3601"})
+        EXPECT_FALSE(parseDegreesPerSecond(text).ok()) << text;
+    EXPECT_FALSE(parseWidthsPerSecond("-1 w/s").ok());
+    for (const double value : {0.0, 1.0 / 3, 0.125, 1.0}) {
+        EXPECT_EQ(*parseFraction(spell(Fraction(value))), Fraction(value));
+        EXPECT_EQ(*parseWidthsPerSecond(spell(WidthsPerSecond(value))), WidthsPerSecond(value));
+    }
+    EXPECT_EQ(print(Fraction(0.03951)), "3.95 %");
+    EXPECT_EQ(print(Fraction(0.4)), "40 %");
+    EXPECT_EQ(print(DegreesPerSecond(7.714)), "7.7\u00b0/s");
+}
+
 TEST(ParseGear, WrongEntriesSayWhatIsAccepted) {
     EXPECT_FALSE(parseMillimetres("35 in").ok());
     EXPECT_FALSE(parseDuration("-5 min").ok());

@@ -63,6 +63,19 @@ const Shown kShown[] = {
     {"Pulses", [](Bench& b) { light(b, "tubes depth100%"); }, "pulsing-visible", Severity::Fault,
      "At 180\u00b0 the light pulses at 4 Hz; Ripple 3.95 % of the light, 0.11 stop",
      "Shutter 172.8\u00b0"},
+    {"PulsesAndRolls",
+     [](Bench& b) {
+         light(b, "tubes depth100%");
+         b.camera.areas[0].readout = Seconds(0.012);
+     },
+     "pulsing-visible", Severity::Fault, "from lamps at 100 Hz; 1.2 bands roll over the frame.",
+     "Shutter 172.8\u00b0"},
+    {"SoundSlowed",
+     [](Bench& b) {
+         b.camera.modes[0].rates.push_back({fps(48), DataRate(400e6)});
+         b.shoot.setups[0].rate = fps(48);
+     },
+     "sound-slowed", Severity::Note, "Sound is recorded at 48; It plays 2 times slower", ""},
     {"PulsesALittle", [](Bench& b) { light(b, "tubes depth70% share50%"); }, "pulsing-visible",
      Severity::Caution, "4 Hz", "Shutter 172.8\u00b0"},
     {"HeldStill",
@@ -200,6 +213,25 @@ TEST(ShutterSchools, AimWhereTheySay) {
     EXPECT_EQ(shutterFor(*context, ShutterSchool::MainsLocked), Shutter(ShutterAngle(172.8)));
     EXPECT_EQ(shutterFor(*context, ShutterSchool::Custom), setup.shutter);
     EXPECT_EQ(safeOnDial(*context).size(), 4u);
+}
+
+// Where no sound is wanted another rate is a way out as well.
+TEST(CadenceRules, RatesAreOfferedWhereTheSceneIsMute) {
+    Bench bench;
+    bench.camera.shutter = {0.1, {}};
+    bench.shoot.setups[0].shutter = ShutterAngle(180);
+    bench.camera.modes[0].rates.push_back({fps(25), DataRate(250e6)});
+    light(bench, "tubes depth100%");
+    const auto titles = [&] {
+        const auto verdict = judge(bench.shoot, bench.shoot.setups[0]);
+        std::string all;
+        for (const auto& remedy : verdict.find("pulsing-visible")->remedies)
+            all += titleOf(remedy) + "; ";
+        return all;
+    };
+    EXPECT_EQ(titles().find("Capture at 25"), std::string::npos);
+    bench.shoot.scenes[0].sound = false;
+    EXPECT_NE(titles().find("Capture at 25"), std::string::npos) << titles();
 }
 
 TEST(ShutterDial, ClicksAndCountsThem) {

@@ -305,6 +305,7 @@ TEST(DialIn, ValuesAreInTheCamerasIncrements) {
     };
     EXPECT_EQ(value(DialInField::Shutter), "1/50 s  (172.8\u00b0)");
     EXPECT_EQ(value(DialInField::White), "4300 K");
+    EXPECT_EQ(value(DialInField::Region), "missing") << "the camera knows none";
     EXPECT_EQ(value(DialInField::Nd), "none");
     EXPECT_EQ(value(DialInField::Rating), "EI 800");
 }

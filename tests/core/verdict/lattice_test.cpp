@@ -148,6 +148,11 @@ TEST(TurnMode, PaysForTheShutterItChangesAndNamesWhatIsOffered) {
 TEST(Figures, ConsequencesAreOnlyWhatDiffersAndCompareListsItFirst) {
     Bench bench;
     bench.shoot.kit.lenses[0].shortest = bench.shoot.kit.lenses[0].longest = Millimetres(35);
+    bench.shoot.scenes[0].subjectSpeed = WidthsPerSecond(0.5);
+    Source tubes;
+    tubes.kind = SourceKind::Ballast;
+    bench.shoot.scenes[0].sources = {tubes};
+    bench.shoot.setups[0].shutter = ShutterAngle(172.8);
     bslate::Setup after = bench.shoot.setups[0];
     after.mode = "fast";
     after.rate = fps(120);
@@ -161,6 +166,11 @@ TEST(Figures, ConsequencesAreOnlyWhatDiffersAndCompareListsItFirst) {
     EXPECT_EQ(of(FigureId::View)->before, "54\u00b0");
     EXPECT_EQ(of(FigureId::View)->after, "38\u00b0"); // 2 atan(24/70)
     EXPECT_EQ(of(FigureId::Sound)->after, "off");
+    EXPECT_EQ(of(FigureId::Pulsing)->before, "\u2013") << "2 pulses at 24, none to see";
+    // 0.4 pulses: r = 0.8 sin(0.4 pi) / (0.4 pi) = 0.6055, log2(1.6055 / 0.3945) = 2.02; 120 - 100
+    EXPECT_EQ(of(FigureId::Pulsing)->after, "2.02 stop, 20 Hz");
+    EXPECT_EQ(of(FigureId::Blur)->before, "1 %") << "0.5 widths a second for 1/50 s";
+    EXPECT_EQ(of(FigureId::Blur)->after, "0.2 %");
     EXPECT_EQ(of(FigureId::Profile), changes.end());
     const auto all = compare(bench.shoot, bench.shoot.setups[0], after);
     EXPECT_TRUE(std::is_partitioned(all.begin(), all.end(),

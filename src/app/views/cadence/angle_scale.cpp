@@ -56,6 +56,10 @@ double AngleScale::x(ShutterAngle angle) const {
     return plot().left() + angle.value() / 360 * plot().width();
 }
 
+double AngleScale::reach() const {
+    return 4 * 360.0 / plot().width();
+}
+
 int AngleScale::axisY() const {
     return static_cast<int>(plot().bottom());
 }

@@ -31,6 +31,9 @@ public:
     [[nodiscard]] double x(ShutterAngle angle) const;
     [[nodiscard]] int axisY() const; ///< where the mark is
 
+    /// Degrees that four pixels of dragging are worth.
+    [[nodiscard]] double reach() const;
+
     QSize sizeHint() const override { return {760, 84}; }
     QSize minimumSizeHint() const override { return {480, 78}; }
 

@@ -142,11 +142,13 @@ void CadenceView::buildPictures(QVBoxLayout& column) {
 
 void CadenceView::connectPictures() {
     connect(m_strip, &TimeStrip::dragStarted, this, &CadenceView::startDrag);
-    connect(m_strip, &TimeStrip::shutterDragged, this,
-            [this](Seconds time) { turnShutter(time, m_drag); });
+    connect(m_strip, &TimeStrip::shutterDragged, this, [this](Seconds time) {
+        if (const auto* setup = m_actions.document().setup())
+            dragShutter(shutterAngle(time, setup->rate), m_strip->reach());
+    });
     connect(m_scale, &AngleScale::dragStarted, this, &CadenceView::startDrag);
     connect(m_scale, &AngleScale::angleDragged, this,
-            [this](ShutterAngle angle) { turnShutter(angle, m_drag); });
+            [this](ShutterAngle angle) { dragShutter(angle, m_scale->reach()); });
     connect(m_ruler, &SpeedRuler::dragStarted, this, &CadenceView::startDrag);
     connect(m_ruler, &SpeedRuler::rateDragged, this,
             [this](double perSecond) { turnRate(nearestRate(perSecond), m_drag); });
@@ -293,6 +295,20 @@ void CadenceView::startDrag() {
 void CadenceView::turnShutter(const Shutter& wanted, int drag) {
     m_actions.turnControl(tr("Change shutter"), TurnShutter{wanted}, drag,
                           drag ? m_dragFrom : ShootDocument::Value());
+}
+
+void CadenceView::dragShutter(ShutterAngle wanted, double reach) {
+    const auto* setup = m_actions.document().setup();
+    const auto context =
+        setup ? resolve(m_actions.document().shoot(), *setup) : Result<SetupContext>(Error{});
+    if (!context)
+        return;
+    for (const auto& safe : safeOnDial(*context)) {
+        const auto angle = shutterAngle(safe, setup->rate);
+        if (std::abs(angle.value() - wanted.value()) <= reach)
+            return turnShutter(safe, m_drag);
+    }
+    turnShutter(wanted, m_drag);
 }
 
 void CadenceView::turnRate(FrameRate wanted, int drag) {

@@ -53,6 +53,8 @@ private:
     [[nodiscard]] QString subtitle(const SetupContext& context, const Evaluation& at) const;
 
     void turnShutter(const Shutter& wanted, int drag = 0);
+    /// A drag near the best of a safe stretch lands on it; `reach` is what a hand can miss by.
+    void dragShutter(ShutterAngle wanted, double reach);
     void turnRate(FrameRate wanted, int drag = 0);
     void stepShutterBy(int clicks, const ShootDocument::Value& from, int drag);
     void stepRateBy(int places, const ShootDocument::Value& from, int drag);

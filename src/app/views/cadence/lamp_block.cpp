@@ -6,7 +6,6 @@
 #include "core/quantity/print.h"
 
 #include <QKeyEvent>
-#include <QMouseEvent>
 #include <QPainter>
 
 namespace bslate::app {
@@ -29,29 +28,10 @@ QString factsOf(const PulsedLight& light) {
 } // namespace
 
 LampBlock::LampBlock(const Style& style, QuantityEdit::Check check, QWidget* parent)
-    : QWidget(parent)
-    , m_style(style)
-    , m_edit(new QuantityEdit(std::move(check), this)) {
-    setFocusPolicy(Qt::StrongFocus);
-    setCursor(Qt::SizeHorCursor);
+    : DragField(style, std::move(check), kPixelsPerHertz, parent) {
     setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
-    m_edit->setObjectName(QStringLiteral("lamp-line"));
-    m_edit->setAccessibleName(tr("Lamp"));
-    m_edit->hide();
-    const auto close = [this] {
-        m_edit->hide();
-        setFocus();
-    };
-    connect(m_edit, &QuantityEdit::entered, this, [this, close](const QString& text) {
-        close();
-        emit typed(text);
-    });
-    connect(m_edit, &QuantityEdit::refused, this, [this, close](const QString& message) {
-        close();
-        emit refused(message);
-    });
-    connect(m_edit, &QuantityEdit::leftUnchanged, this, close);
-    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+    edit().setObjectName(QStringLiteral("lamp-line"));
+    edit().setAccessibleName(tr("Lamp"));
 }
 
 void LampBlock::show(const QString& name, const QString& line, const PulsedLight& light) {
@@ -65,21 +45,10 @@ void LampBlock::show(const QString& name, const QString& line, const PulsedLight
     update();
 }
 
-void LampBlock::type() {
-    m_edit->setGeometry(rect().adjusted(3, 3, -3, -3));
-    m_edit->showValue(m_line);
-    m_edit->setText(m_line);
-    m_edit->setModified(false);
-    m_edit->show();
-    m_edit->raise();
-    m_edit->selectAll();
-    m_edit->setFocus();
-}
-
 void LampBlock::paintEvent(QPaintEvent*) {
     QPainter painter(this);
-    const auto& t = m_style.colours();
-    const bool active = hasFocus() || m_dragging;
+    const auto& t = style().colours();
+    const bool active = isActive();
     drawBlock(painter, rect(), active ? t.raised : t.deep, active ? t.marigold : t.line,
               active ? 2.0 : 1.2);
     painter.setPen(t.ink);
@@ -92,43 +61,9 @@ void LampBlock::paintEvent(QPaintEvent*) {
                      elided(m_facts, painter.font(), width() - 18));
 }
 
-void LampBlock::mousePressEvent(QMouseEvent* event) {
-    if (event->button() != Qt::LeftButton)
-        return;
-    m_pressedAt = static_cast<int>(event->globalPosition().x());
-    m_lastHertz = 0;
-    m_dragging = true;
-    emit dragStarted();
-    update();
-}
-
-void LampBlock::mouseMoveEvent(QMouseEvent* event) {
-    if (!m_dragging)
-        return;
-    const int hertz =
-        (static_cast<int>(event->globalPosition().x()) - m_pressedAt) / kPixelsPerHertz;
-    if (hertz == m_lastHertz)
-        return;
-    m_lastHertz = hertz;
-    emit draggedHertz(hertz);
-}
-
-void LampBlock::mouseReleaseEvent(QMouseEvent*) {
-    if (!m_dragging)
-        return;
-    m_dragging = false;
-    emit dragEnded();
-    update();
-}
-
-void LampBlock::mouseDoubleClickEvent(QMouseEvent*) {
-    m_dragging = false;
-    type();
-}
-
 void LampBlock::keyPressEvent(QKeyEvent* event) {
     if (event->modifiers() & Qt::ControlModifier) {
-        QWidget::keyPressEvent(event);
+        DragField::keyPressEvent(event);
         return;
     }
     const int many = event->modifiers() & Qt::ShiftModifier ? 10 : 1;
@@ -141,14 +76,10 @@ void LampBlock::keyPressEvent(QKeyEvent* event) {
         return emit depthStepped(5);
     case Qt::Key_Down:
         return emit depthStepped(-5);
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-    case Qt::Key_F2:
-        return type();
     case Qt::Key_Delete:
         return emit deleteRequested();
     default:
-        QWidget::keyPressEvent(event);
+        DragField::keyPressEvent(event);
     }
 }
 

@@ -106,7 +106,7 @@ void LampRow::wire(LampBlock& block, std::size_t index) {
         m_dragFrom = pulsesOf();
         m_drag = m_actions.document().beginDrag();
     });
-    connect(&block, &LampBlock::draggedHertz, this,
+    connect(&block, &LampBlock::draggedSteps, this,
             [this, setPulses](int hertz) { setPulses(m_dragFrom + hertz, m_drag); });
     connect(&block, &LampBlock::typed, this, [this, index](const QString& line) {
         const auto typed = parseLampLine(fromQt(line));

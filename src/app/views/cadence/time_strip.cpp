@@ -84,7 +84,7 @@ QString TimeStrip::words() const {
 QRectF TimeStrip::rowArea(int index) const {
     const int rows = m_other ? 2 : 1;
     const double gap = 8;
-    const double height = std::min((this->height() - gap * (rows - 1)) / rows, 190.0);
+    const double height = std::min((this->height() - gap * (rows - 1)) / rows, 250.0);
     return {kHead, index * (height + gap), width() - kHead, height};
 }
 
@@ -99,6 +99,10 @@ QPoint TimeStrip::handle() const {
     return QPointF(area.left() + m_now->exposure.value() / secondsPerPixel(area),
                    area.bottom() - kBar / 2 - 3)
         .toPoint();
+}
+
+double TimeStrip::reach() const {
+    return 4 * 360.0 / (rowArea(0).width() / kFrames);
 }
 
 void TimeStrip::paintLight(QPainter& painter, const QRectF& plot, const Row& row) const {

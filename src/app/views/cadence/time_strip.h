@@ -36,6 +36,9 @@ public:
     /// Where the end of the open shutter is drawn in the first frame.
     [[nodiscard]] QPoint handle() const;
 
+    /// Degrees that four pixels of dragging are worth.
+    [[nodiscard]] double reach() const;
+
     QSize sizeHint() const override { return {760, 216}; }
     QSize minimumSizeHint() const override { return {480, 150}; }
 

@@ -62,6 +62,7 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
                                   "iso codec=raw12 note 100-51200 | gop=raw rate>=100 requires "
                                   "power=external : why; also excludes and limits")),
                     rules);
+    m_pages->setDocumentMode(true);
     right->addWidget(m_pages, 1);
     right->addWidget(m_picture, 1);
     auto* row = new QHBoxLayout;
@@ -229,7 +230,7 @@ void CameraSheet::preview() {
         m_problem->setText(messageOf(camera.error()));
         return;
     }
-    m_problem->setText(tr("%1 modes, %2 sensor areas, %3 codecs")
+    m_problem->setText(tr("modes: %1, sensor areas: %2, codecs: %3")
                            .arg(camera->modes.size())
                            .arg(camera->areas.size())
                            .arg(camera->codecs.size()));

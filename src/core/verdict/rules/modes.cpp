@@ -198,6 +198,21 @@ void soundAndFocus(const Case& now, Findings& out) {
     }
 }
 
+void soundSlowed(const Case& now, Findings& out) {
+    const auto& facts = now.at.recording;
+    const auto cell = cellOf(latticeCase(now.context), *now.context.mode, now.context.setup->rate);
+    const bool muted = std::any_of(cell.costs.begin(), cell.costs.end(),
+                                   [](const auto& cost) { return cost.first == CostKind::Sound; });
+    if (muted || !facts.bitRate || facts.slowdown.value() <= 1.01)
+        return;
+    Finding finding;
+    finding.id = "sound-slowed";
+    finding.severity = Severity::Note;
+    finding.source = kKitEntry;
+    finding.facts = {{"rate", now.context.setup->rate}, {"slower", facts.slowdown}};
+    out.push_back(std::move(finding));
+}
+
 void cropTooTight(const Case& now, Findings& out) {
     const auto& facts = now.at.recording;
     if (!facts.focal)

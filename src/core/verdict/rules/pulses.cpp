@@ -118,10 +118,15 @@ void pulsedLight(const Case& now, Findings& out) {
                      {"frequency", strongest(cadence).frequency},
                      {"period", Seconds(1 / strongest(cadence).frequency.value())},
                      {"bands", Magnification(pulsing.bands)}};
+    ReasonList rolling;
+    if (pulsing.bands >= 0.1)
+        rolling.all.push_back({"rolling-bands", {{"bands", Magnification(pulsing.bands)}}});
+    finding.facts.push_back({"rolling", rolling});
     if (moves && pulsing.alias <= kDrift)
         finding.facts.push_back({"round", Duration{Seconds(1 / pulsing.alias.value())}});
     offerShutters(now, finding, std::move(safe));
-    if (finding.remedies.empty())
+    // Another rate plays at another speed: a way out where sound is not wanted, else the last one.
+    if (finding.remedies.empty() || !now.context.scene->sound)
         offerRates(now, finding);
     out.push_back(std::move(finding));
 }

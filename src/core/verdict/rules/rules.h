@@ -56,6 +56,7 @@ void eightBitLog(const Case&, Findings&);
 void profileLocks(const Case&, Findings&);
 void bitsForGrade(const Case&, Findings&);
 void soundAndFocus(const Case&, Findings&);
+void soundSlowed(const Case&, Findings&);
 void cropTooTight(const Case&, Findings&);
 
 // takes.cpp: what ends a take, and the speed it plays at
@@ -97,6 +98,7 @@ inline constexpr std::array kAll = {Rule{patchClipped},
                                     Rule{profileLocks},
                                     Rule{bitsForGrade},
                                     Rule{soundAndFocus},
+                                    Rule{soundSlowed},
                                     Rule{cropTooTight},
                                     Rule{takeLimits},
                                     Rule{slowMotion},

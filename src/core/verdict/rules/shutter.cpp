@@ -96,8 +96,12 @@ void shutterNotOnDial(const Case& now, Findings& out) {
     finding.id = "shutter-not-on-dial";
     finding.severity = Severity::Caution;
     finding.source = "the camera's kit entry";
-    finding.facts = {
-        {"set", setup.shutter}, {"dial", dial}, {"off", off}, {"camera", now.context.camera->name}};
+    finding.facts = {{"set", setup.shutter},
+                     {"dial", dial},
+                     {"off", off},
+                     {"degrees", Degrees(std::abs(shutterAngle(dial, setup.rate).value() -
+                                                  now.at.angle.value()))},
+                     {"camera", now.context.camera->name}};
     Edit edit{setup, std::nullopt};
     edit.setup->shutter = dial;
     offer(now, finding, Remedy{"set-shutter", {{"shutter", dial}}, std::move(edit), {}, {}, 0},
