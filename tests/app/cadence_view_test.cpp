@@ -107,8 +107,8 @@ TEST_F(CadenceStep, SlowMotionIsFoundOnTheRulerAndByKeys) {
     auto& ruler = view().ruler();
     EXPECT_TRUE(ruler.words().contains(QStringLiteral(": 20 %"))) << ruler.words().toStdString();
     const double perRate = (ruler.handle().x() - 74) / 120.0;
-    drag(ruler, ruler.handle(), QPoint(74 + static_cast<int>(std::lround(perRate * 100)), 23));
-    EXPECT_EQ(setup().rate, (FrameRate{Rational(100, 1)}));
+    drag(ruler, ruler.handle(), QPoint(74 + static_cast<int>(std::lround(perRate * 101.5)), 23));
+    EXPECT_EQ(setup().rate, (FrameRate{Rational(100, 1)})) << "4.17 times slower draws the drag";
     EXPECT_EQ(finding("slow-motion-off"), nullptr);
     EXPECT_TRUE(ruler.words().contains(QStringLiteral("8.33 s"))) << ruler.words().toStdString();
     press(Qt::Key_R);

@@ -25,6 +25,7 @@ namespace bslate::app {
 namespace {
 
 constexpr WidthsPerSecond kAssumedSpeed{0.25}; // the frame in four seconds, where nothing is told
+constexpr double kNearRate = 0.05;             // stops of rate: four in a hundred
 
 template<class Parsed>
 std::optional<QString> problemOf(const Parsed& parsed) {
@@ -345,17 +346,26 @@ FrameRate CadenceView::nearestRate(double perSecond) const {
         setup ? resolve(m_actions.document().shoot(), *setup) : Result<SetupContext>(Error{});
     if (!context)
         return {};
-    auto rates = ratesOf(*context->mode);
+    const auto listed = ratesOf(*context->mode);
+    auto all = listed;
     if (const auto& off = context->mode->offSpeed)
         for (int rate = 1; rate <= 1000; ++rate)
             if (const FrameRate whole{Rational(rate, 1)};
                 whole >= off->slowest && whole <= off->fastest)
-                rates.push_back(whole);
-    const auto miss = [&](FrameRate rate) {
-        return std::abs(std::log2(rate.toDouble() / perSecond));
+                all.push_back(whole);
+    const auto nearest = [](const std::vector<FrameRate>& rates, double wanted) {
+        const auto miss = [&](FrameRate rate) { return std::abs(rate.toDouble() / wanted - 1); };
+        return *std::min_element(rates.begin(), rates.end(),
+                                 [&](FrameRate a, FrameRate b) { return miss(a) < miss(b); });
     };
-    return *std::min_element(rates.begin(), rates.end(),
-                             [&](FrameRate a, FrameRate b) { return miss(a) < miss(b); });
+    // The rate of the slow motion the scene wants draws a drag that comes near it, and so does a
+    // listed one; off-speed rates fill the gaps.
+    const double wished =
+        context->shoot->brief.rate.toDouble() * context->scene->slowMotion.value();
+    for (const FrameRate drawing : {nearest(all, wished), nearest(listed, perSecond)})
+        if (std::abs(drawing.toDouble() / perSecond - 1) < kNearRate)
+            return drawing;
+    return nearest(all, perSecond);
 }
 
 void CadenceView::nextSafe() {
