@@ -186,7 +186,7 @@ bool Reader::source() {
     const std::string typed = lowered(words[at]);
     auto& sources = line.scene.sources;
     for (const auto& known : kSourceWords)
-        if (known.word == typed) {
+        if (known.word == typed && isOnTheLine(known.kind)) {
             Source source;
             source.name = words[at];
             source.kind = known.kind;

@@ -3,6 +3,8 @@
 #include "core/shoot/scene_line.h"
 #include "core/shoot/scene_words.h"
 
+#include <algorithm>
+
 namespace bslate {
 namespace {
 
@@ -16,6 +18,30 @@ std::string wordOf(DescribedLight light) {
 std::string compact(std::string text) {
     std::erase(text, ' ');
     return text;
+}
+
+// The lamps of the line in place of those it can tell, which keep what it does not say when their
+// kinds are unchanged; the others stay where they are.
+std::vector<Source> keptSources(const std::vector<Source>& before, std::vector<Source> typed) {
+    std::vector<Source> told;
+    for (const auto& source : before)
+        if (isOnTheLine(source.kind))
+            told.push_back(source);
+    const bool same = std::equal(told.begin(), told.end(), typed.begin(), typed.end(),
+                                 [](const auto& a, const auto& b) { return a.kind == b.kind; });
+    for (std::size_t i = 0; same && i < told.size(); ++i) {
+        told[i].pulses = typed[i].pulses;
+        typed[i] = told[i];
+    }
+    std::vector<Source> kept;
+    auto next = typed.begin();
+    for (const auto& source : before)
+        if (!isOnTheLine(source.kind))
+            kept.push_back(source);
+        else if (next != typed.end())
+            kept.push_back(*next++);
+    kept.insert(kept.end(), next, typed.end());
+    return kept;
 }
 
 } // namespace
@@ -42,6 +68,8 @@ std::string lineOf(const Scene& scene) {
         add(">" + compact(spell(scene.change->to)) + "/" +
             compact(spellDuration(scene.change->over)));
     for (const auto& source : scene.sources) {
+        if (!isOnTheLine(source.kind))
+            continue;
         add(std::string(wordOf(source.kind)));
         if (source.pulses)
             add(compact(spell(*source.pulses)));
@@ -77,14 +105,7 @@ Scene rewritten(const Scene& scene, const SceneLine& line) {
     result.extra = scene.extra;
     const auto typed = line.scene.patches.front();
     result.patches = scene.patches;
-    // Sources keep what the line does not say when their kinds are unchanged.
-    if (result.sources.size() == scene.sources.size())
-        for (std::size_t i = 0; i < result.sources.size(); ++i)
-            if (result.sources[i].kind == scene.sources[i].kind) {
-                const auto pulses = result.sources[i].pulses;
-                result.sources[i] = scene.sources[i];
-                result.sources[i].pulses = pulses;
-            }
+    result.sources = keptSources(scene.sources, line.scene.sources);
     for (auto& patch : result.patches)
         if (patch.role == PatchRole::Grey) {
             if (!typed.estimated || (result.described != scene.described && patch.estimated)) {

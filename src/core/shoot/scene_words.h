@@ -32,6 +32,12 @@ inline constexpr std::array kSourceWords = {
     SourceWord{"rectified", SourceKind::Rectified}, SourceWord{"measured", SourceKind::Measured},
     SourceWord{"steady", SourceKind::Steady}};
 
+/// Kinds a scene's line can tell. A steady lamp is no need of the scene, and a measured one is
+/// nothing without its harmonics: both are edited as lamps and kept when the line is rewritten.
+[[nodiscard]] constexpr bool isOnTheLine(SourceKind kind) {
+    return kind != SourceKind::Steady && kind != SourceKind::Measured;
+}
+
 [[nodiscard]] constexpr std::string_view wordOf(SourceKind kind) {
     for (const auto& known : kSourceWords)
         if (known.kind == kind)

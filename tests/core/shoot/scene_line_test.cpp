@@ -53,6 +53,35 @@ TEST(SceneLine, EveryPieceInAnyOrder) {
     EXPECT_TRUE(scene.hazards.water);
 }
 
+// What a line cannot tell of the lamps survives rewriting it, whatever else is typed.
+TEST(SceneLine, LampsItCannotTellAreKept) {
+    const auto line = understood("3 measured steady walk tubes pan8deg/s 26cd/m2");
+    EXPECT_EQ(line.scene.name, "measured steady walk");
+    EXPECT_EQ(line.scene.pan, DegreesPerSecond(8));
+    ASSERT_EQ(line.scene.sources.size(), 1u);
+    Scene scene = line.scene;
+    scene.sources[0].depth = Fraction(0.7);
+    Source window, meter;
+    window.name = "window";
+    window.kind = SourceKind::Steady;
+    meter.name = "meter";
+    meter.kind = SourceKind::Measured;
+    meter.harmonics = {{1, Fraction(0.2)}};
+    scene.sources.insert(scene.sources.begin(), window);
+    scene.sources.push_back(meter);
+    EXPECT_EQ(rewritten(scene, understood(lineOf(scene).c_str())), scene);
+    auto slower = scene;
+    slower.sources[1].pulses = Hertz(120);
+    EXPECT_EQ(rewritten(scene, understood(lineOf(slower).c_str())), slower);
+    const auto without = rewritten(scene, understood("3 measured steady walk 26cd/m2"));
+    ASSERT_EQ(without.sources.size(), 2u);
+    EXPECT_EQ(without.sources[1], meter);
+    const auto more = rewritten(scene, understood("3 walk tubes bulbs 26cd/m2"));
+    ASSERT_EQ(more.sources.size(), 4u);
+    EXPECT_EQ(more.sources[3].kind, SourceKind::Filament);
+    EXPECT_FALSE(more.sources[1].depth.has_value()) << "other lamps, so nothing is carried over";
+}
+
 TEST(SceneLine, ReadingsMayBeTwoWordsAndUnitsAreKept) {
     EXPECT_EQ(understood("1 causeway EV 10.6").scene.patches[0].reading,
               (LightReading{10.6, LightUnit::EvReflected}));

@@ -40,7 +40,8 @@ QStringList needsOf(const Scene& scene) {
         needs << DaysBand::tr("take %1").arg(toQt(printDuration(scene.longestTake)));
     needs << (scene.sound ? DaysBand::tr("sound") : DaysBand::tr("mute"));
     for (const auto& source : scene.sources)
-        needs << (source.pulses ? toQt(print(*source.pulses)) : toQt(wordOf(source.kind)));
+        if (isOnTheLine(source.kind))
+            needs << (source.pulses ? toQt(print(*source.pulses)) : toQt(wordOf(source.kind)));
     if (scene.depth)
         needs << toQt(print(scene.depth->widest)) + QStringLiteral("\u2013") +
                      toQt(print(scene.depth->narrowest)).mid(1);
