@@ -164,6 +164,17 @@ Swing swing(std::span<const PulsedLight> lights, Seconds exposure) {
     return all;
 }
 
+const PulsedLight* mostPulsing(std::span<const PulsedLight> lights) {
+    const auto amount = [](const PulsedLight& light) {
+        return light.waveform == Waveform::Steady ? 0 : light.depth.value() * light.share.value();
+    };
+    const PulsedLight* most = nullptr;
+    for (const auto& light : lights)
+        if (amount(light) > (most ? amount(*most) : 0))
+            most = &light;
+    return most;
+}
+
 double shareScale(std::span<const PulsedLight> lights) {
     double sum = 0;
     for (const auto& light : lights)

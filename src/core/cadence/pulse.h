@@ -57,6 +57,9 @@ struct Swing {
 /// Of all sources together, as if their worst moments met. Shares summing above 1 are scaled.
 [[nodiscard]] Swing swing(std::span<const PulsedLight> lights, Seconds exposure);
 
+/// The light that pulses most before any shutter, by depth and share; null when none does.
+[[nodiscard]] const PulsedLight* mostPulsing(std::span<const PulsedLight> lights);
+
 /// What shares are multiplied by: 1, or what brings a sum above 1 back to it.
 [[nodiscard]] double shareScale(std::span<const PulsedLight> lights);
 

@@ -250,12 +250,7 @@ std::vector<SafeRate> nearestSafeRates(std::span<const PulsedLight> lights, Fram
         if (keepsStep(candidate) || !safeShutters(lights, candidate).empty())
             found.push_back({candidate, keepsStep(candidate)});
     if (found.empty()) {
-        const PulsedLight* strongest = nullptr;
-        for (const auto& light : lights)
-            if (light.waveform != Waveform::Steady &&
-                (!strongest || light.share > strongest->share))
-                strongest = &light;
-        if (strongest) {
+        if (const auto* strongest = mostPulsing(lights)) {
             const double f = strongest->frequency.value();
             const auto k = std::max(1LL, std::llround(f / rate.toDouble()));
             const auto thousandths = std::llround(f * 1000);

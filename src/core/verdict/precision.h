@@ -43,7 +43,7 @@ struct Precision {
 /// What each school of recording log in 8 bits would say of this scene and grade.
 enum class EightBitAnswer {
     Enough,       ///< nothing bands in the scene's own range
-    NormalGamut,  ///< it would not with a normal colour matrix, and the light is there
+    NormalGamut,  ///< no stop bands, but the gamut stretches chroma by more than a quarter
     OnlyIfNailed, ///< bands only outside the stops the scene uses: exposure must not miss
     Never         ///< bands where the scene is
 };

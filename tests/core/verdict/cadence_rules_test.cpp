@@ -180,6 +180,19 @@ TEST(CadenceRules, ALampThatIsAlwaysSteadyIsNotTalkedAbout) {
             << finding.id;
 }
 
+// Panels give most of the light here, the tubes all of the pulsing: it is they that are told of.
+TEST(CadenceRules, TheLampThatPulsesIsToldOfNotTheBrightest) {
+    Bench bench;
+    light(bench, "panels 20000Hz share80%");
+    light(bench, "tubes depth100% share20%");
+    bench.camera.shutter = {0.1, {}};
+    bench.shoot.setups[0].shutter = ShutterAngle(172.8);
+    const auto verdict = judge(bench.shoot, bench.shoot.setups[0]);
+    const auto* still = verdict.find("pulsing-still");
+    ASSERT_NE(still, nullptr);
+    EXPECT_NE(reasonOf(*still).find("2 pulses of 100 Hz"), std::string::npos) << reasonOf(*still);
+}
+
 // The remedy goes through the payer: 180 to 90 degrees is a stop, and the light gives it back.
 TEST(CadenceRules, TheRemedyIsPaidByWhoPays) {
     Bench bench;

@@ -72,10 +72,7 @@ std::string_view kindOf(const Case& now, bool shutterHelps) {
 
 void stillLight(const Case& now, Findings& out) {
     const auto& cadence = now.at.cadence;
-    const PulsedLight* lamp = nullptr;
-    for (const auto& light : cadence.lights)
-        if (light.waveform != Waveform::Steady && (!lamp || light.share > lamp->share))
-            lamp = &light;
+    const auto* lamp = mostPulsing(cadence.lights);
     // A hundredth of a pulse gathers nearly the bare waveform.
     const Swing bare =
         lamp ? swing(cadence.lights, Seconds(0.01 / lamp->frequency.value())) : Swing{};
