@@ -24,14 +24,43 @@ void addCheck(CLI::App& app, CheckOptions& o, Command& chosen) {
 
 void addCurve(CLI::App& app, CurveOptions& o, Command& chosen) {
     auto* verb = app.add_subcommand("curve", "Tabulate a recording curve");
-    verb->add_option("CURVE", o.curve,
-                     "acescc, acescct, bt2020, bt709, hlg, pq, srgb or a kit file")
-        ->required();
+    verb->add_option(
+        "CURVE", o.curve,
+        "acescc, acescct, bt2020, bt709, hlg, pq, srgb, builtin:INDEX, or a file: kit, "
+        ".cube, .spi1d, .spi3d, .clf, .ctf, .ocio");
     verb->add_option("--profile", o.profile, "profile of the kit file");
-    verb->add_option("--stops", o.stops, "FROM:TO:STEP from mid-grey")->required();
+    verb->add_option("--space", o.space, "colour space of a configuration (.ocio)");
+    verb->add_option("--grey", o.grey, "level of mid-grey in a table without its own light, 40 %");
+    verb->add_option("--stops", o.stops, "FROM:TO:STEP from mid-grey");
     verb->add_option("--bits", o.bits, "8, 10 or 12");
+    verb->add_flag("--list-builtins", o.listBuiltIns,
+                   "list the transforms of the installed colour library");
     verb->add_flag("--json", o.json, "JSON on standard output");
     verb->callback([&] { chosen = [&](std::ostream& out) { return curve(o, out); }; });
+}
+
+void addFit(CLI::App& app, FitOptions& o, Command& chosen) {
+    auto* verb = app.add_subcommand("fit", "Fit the readings of an exposure series");
+    verb->add_option("READINGS", o.readings, "CSV: stop, percent or code, noise")->required();
+    verb->add_option("--kit", o.kit, "kit file (*.bskit.json) with the camera that was tested");
+    verb->add_option("--camera", o.camera, "camera id");
+    verb->add_option("--profile", o.profile, "profile id it was tested in");
+    verb->add_option("--base", o.base, "base ISO; the camera's first when not given");
+    verb->add_option("--nominal", o.nominal, "without a kit: the standard curve to start from");
+    verb->add_option("--bits", o.bits, "depth of codes in the readings");
+    verb->add_option("--snr", o.snr, "signal-to-noise ratio of the floor");
+    verb->add_option("-o,--output", o.output, "write the kit with the measured profile in it");
+    verb->add_flag("--json", o.json, "JSON on standard output");
+    verb->callback([&] { chosen = [&](std::ostream& out) { return fit(o, out); }; });
+}
+
+void addTargets(CLI::App& app, TargetsOptions& o, Command& chosen) {
+    auto* verb = app.add_subcommand("targets", "What every exposure tool should read");
+    verb->add_option("FILE", o.file, "shoot (*.bslate)")->required();
+    verb->add_option("--setup", o.setup, "setup id or number")->required();
+    verb->add_option("--school", o.school, "nominal, rated, to-the-right, guard or raw");
+    verb->add_flag("--json", o.json, "JSON on standard output");
+    verb->callback([&] { chosen = [&](std::ostream& out) { return targets(o, out); }; });
 }
 
 void addExpose(CLI::App& app, ExposeOptions& o, Command& chosen) {
@@ -55,12 +84,16 @@ void addExpose(CLI::App& app, ExposeOptions& o, Command& chosen) {
 }
 
 void addLut(CLI::App& app, LutOptions& o, Command& chosen) {
-    auto* verb = app.add_subcommand("lut", "Write a setup's rating LUT");
+    auto* verb = app.add_subcommand("lut", "Write a setup's rating or look LUT");
     verb->add_option("FILE", o.file, "shoot (*.bslate)")->required();
     verb->add_option("--setup", o.setup, "setup id or number")->required();
-    verb->add_option("-o,--output", o.output, "file to write (*.cube)")->required();
-    verb->add_option("--size", o.size, "33 or 65 points a side");
+    verb->add_option("-o,--output", o.output, "file to write (*.cube, *.clf, *.cc, *.ccc, *.cdl)")
+        ->required();
+    verb->add_option("--format", o.format, "cube, clf or cdl; else what the suffix says");
+    verb->add_option("--look", o.look, "id of a recipe of the kit to show it through");
+    verb->add_option("--size", o.size, "17, 33 or 65 points a side");
     verb->add_flag("--1d", o.oneDimensional, "a neutral 1D LUT");
+    verb->add_flag("--json", o.json, "JSON on standard output");
     verb->callback([&] { chosen = [&](std::ostream& out) { return lut(o, out); }; });
 }
 
@@ -113,19 +146,23 @@ int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& e
     CheckOptions checkOptions;
     CurveOptions curveOptions;
     ExposeOptions exposeOptions;
+    FitOptions fitOptions;
     LutOptions lutOptions;
     ModesOptions modesOptions;
     PrecisionOptions precisionOptions;
     ShutterOptions shutterOptions;
+    TargetsOptions targetsOptions;
     ValidateOptions validateOptions;
     Command command;
     addCheck(app, checkOptions, command);
     addCurve(app, curveOptions, command);
     addExpose(app, exposeOptions, command);
+    addFit(app, fitOptions, command);
     addLut(app, lutOptions, command);
     addModes(app, modesOptions, command);
     addPrecision(app, precisionOptions, command);
     addShutter(app, shutterOptions, command);
+    addTargets(app, targetsOptions, command);
     addValidate(app, validateOptions, command);
     const auto verbs = app.get_subcommands([](const CLI::App*) { return true; });
     const bool known = args.empty() || args.front().starts_with("-") ||
@@ -134,7 +171,8 @@ int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& e
                        });
     if (!known) {
         err << "bslate: no such verb \"" << args.front()
-            << "\"; expected check, curve, expose, lut, modes, precision, shutter or validate\n";
+            << "\"; expected check, curve, expose, fit, lut, modes, precision, shutter, targets or "
+               "validate\n";
         return kBadInput;
     }
     try {

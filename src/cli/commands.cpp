@@ -7,7 +7,6 @@
 #include "core/verdict/wording.h"
 #include "io/files.h"
 #include "io/kit_json.h"
-#include "io/rating_lut_file.h"
 #include "io/shoot_json.h"
 
 #include <cmath>
@@ -16,9 +15,11 @@
 namespace bslate::cli {
 namespace {
 
-Error usage(std::string place, std::string got, std::string expected) {
-    return {ErrorCode::Usage, {}, std::move(place), std::move(got), std::move(expected)};
-}
+constexpr std::pair<std::string_view, School> kSchoolKeys[] = {{"nominal", School::Nominal},
+                                                               {"rated", School::Rated},
+                                                               {"to-the-right", School::ToTheRight},
+                                                               {"guard", School::Guard},
+                                                               {"raw", School::Raw}};
 
 // Reads an option's text with its quantity's parser; the error names the option.
 template<class Q>
@@ -42,14 +43,25 @@ void printFindings(const Verdict& verdict, std::ostream& out) {
     }
 }
 
-std::string listIds(const auto& items) {
-    std::string ids;
-    for (const auto& item : items)
-        ids += (ids.empty() ? "" : ", ") + item.id;
-    return ids;
+} // namespace
+
+Error usage(std::string place, std::string got, std::string expected) {
+    return {ErrorCode::Usage, {}, std::move(place), std::move(got), std::move(expected)};
 }
 
-} // namespace
+std::string_view keyOf(School school) {
+    for (const auto& [name, value] : kSchoolKeys)
+        if (value == school)
+            return name;
+    return {};
+}
+
+Result<School> schoolNamed(const std::string& text) {
+    for (const auto& [name, school] : kSchoolKeys)
+        if (text == name)
+            return school;
+    return usage("--school", text, "nominal, rated, to-the-right, guard or raw");
+}
 
 const Setup* setupNamed(const Shoot& shoot, const std::string& name) {
     for (const auto& setup : shoot.setups)
@@ -92,95 +104,6 @@ Result<int> check(const CheckOptions& options, std::ostream& out) {
 
 namespace {
 
-struct StopsRange {
-    double from, to, step;
-};
-
-Result<StopsRange> stopsRange(const std::string& text) {
-    const auto bad = [&] {
-        return usage("--stops", text,
-                     "FROM:TO:STEP in stops, such as -8:6:0.5, at most 100000 points");
-    };
-    const auto first = text.find(':');
-    const auto second = first == std::string::npos ? first : text.find(':', first + 1);
-    if (second == std::string::npos)
-        return bad();
-    const auto from = parseStops(text.substr(0, first));
-    const auto to = parseStops(text.substr(first + 1, second - first - 1));
-    const auto step = parseStops(text.substr(second + 1));
-    if (!from || !to || !step || !(step->value() > 0) || *to < *from ||
-        (*to - *from).value() / step->value() > 100000)
-        return bad();
-    return StopsRange{from->value(), to->value(), step->value()};
-}
-
-std::string standardNames() {
-    std::string names;
-    for (const auto name : standardCurveNames())
-        names += (names.empty() ? "" : ", ") + std::string(name);
-    return names;
-}
-
-Result<Curve> curveNamed(const CurveOptions& options) {
-    if (const auto standard = standardCurve(options.curve))
-        return *standard;
-    const auto kit = io::loadKit(options.curve);
-    if (!kit) {
-        Error error = kit.error();
-        if (error.code == ErrorCode::FileUnreadable)
-            error.expected = standardNames() + " or a readable kit file";
-        return error;
-    }
-    if (options.profile.empty() && kit->profiles.size() == 1)
-        return kit->profiles.front().curve;
-    const auto* profile = findProfile(*kit, options.profile);
-    if (!profile)
-        return Error{ErrorCode::UnknownId, options.curve, "--profile", options.profile,
-                     "one of " + listIds(kit->profiles)};
-    return profile->curve;
-}
-
-} // namespace
-
-Result<int> curve(const CurveOptions& options, std::ostream& out) {
-    const auto range = stopsRange(options.stops);
-    if (!range)
-        return range.error();
-    if (options.bits != 8 && options.bits != 10 && options.bits != 12)
-        return usage("--bits", std::to_string(options.bits), "8, 10 or 12");
-    const auto curve = curveNamed(options);
-    if (!curve)
-        return curve.error();
-    const BitDepth depth{options.bits};
-    Json points = Json::array();
-    const int count = static_cast<int>(std::floor((range->to - range->from) / range->step + 1e-9));
-    for (int i = 0; i <= count; ++i) {
-        const Stops stops(range->from + i * range->step);
-        const auto linear = linearAt(stops);
-        const auto signal = std::min(encode(*curve, linear), endSignal(*curve, depth));
-        points.push_back({{"stops", stops.value()},
-                          {"linear", linear.value()},
-                          {"signal", signal.value()},
-                          {"level_percent", levelOf(signal, curve->range, depth).value()},
-                          {"code", recordedCode(signal, curve->range, depth)}});
-    }
-    const Json result = {
-        {"points", points},
-        {"clip_stops", endStops(*curve, depth).value()},
-        {"clip_level_percent", levelOf(endSignal(*curve, depth), curve->range, depth).value()},
-        {"bits", options.bits}};
-    if (options.json) {
-        out << result.dump(2) << "\n";
-        return 0;
-    }
-    for (const auto& point : points)
-        out << fixedText(point["stops"], 2) << "\t" << fixedText(point["level_percent"], 2)
-            << " %\t" << point["code"] << "\n";
-    return 0;
-}
-
-namespace {
-
 constexpr const char* kPatchExpected = "NAME=READING, such as \"skin=52 cd/m2\" or "
                                        "\"wall=108 lx @ 36 %\"";
 
@@ -207,18 +130,6 @@ Result<Patch> patchFrom(const std::string& text) {
                  : lower.starts_with("skin")                            ? PatchRole::SkinLight
                                                                         : PatchRole::Highlight;
     return patch;
-}
-
-Result<School> schoolNamed(const std::string& text) {
-    constexpr std::pair<const char*, School> names[] = {{"nominal", School::Nominal},
-                                                        {"rated", School::Rated},
-                                                        {"to-the-right", School::ToTheRight},
-                                                        {"guard", School::Guard},
-                                                        {"raw", School::Raw}};
-    for (const auto& [name, school] : names)
-        if (text == name)
-            return school;
-    return usage("--school", text, "nominal, rated, to-the-right, guard or raw");
 }
 
 // The dials of an unsaved setup; the first bad option is returned.
@@ -321,27 +232,6 @@ Result<int> expose(const ExposeOptions& options, std::ostream& out) {
     else
         printFindings(verdict, out);
     return verdict.count(Severity::Fault) > 0 ? 1 : 0;
-}
-
-Result<int> lut(const LutOptions& options, std::ostream& out) {
-    const auto shoot = io::loadShoot(options.file);
-    if (!shoot)
-        return shoot.error();
-    const auto* setup = setupNamed(*shoot, options.setup);
-    if (!setup)
-        return noSetup(*shoot, options.file, options.setup);
-    if (options.size != 33 && options.size != 65)
-        return usage("--size", std::to_string(options.size), "33 or 65");
-    const auto shape = options.oneDimensional ? io::LutShape::Neutral1d
-                       : options.size == 65   ? io::LutShape::Cube65
-                                              : io::LutShape::Cube33;
-    const auto text = io::ratingLutText(*shoot, *setup, shape);
-    if (!text)
-        return text.error();
-    if (const auto saved = io::writeFileAtomically(options.output, *text); !saved)
-        return saved.error();
-    out << options.output << "\n";
-    return 0;
 }
 
 } // namespace bslate::cli

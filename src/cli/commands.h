@@ -12,6 +12,17 @@
 /// worded by run().
 namespace bslate::cli {
 
+/// What is wrong with an option.
+[[nodiscard]] Error usage(std::string place, std::string got, std::string expected);
+
+/// The ids of a list, for messages.
+[[nodiscard]] std::string listIds(const auto& items) {
+    std::string ids;
+    for (const auto& item : items)
+        ids += (ids.empty() ? "" : ", ") + item.id;
+    return ids;
+}
+
 struct CheckOptions {
     std::string file;
     std::string setup; ///< id or number; empty for all
@@ -20,13 +31,37 @@ struct CheckOptions {
 [[nodiscard]] Result<int> check(const CheckOptions& options, std::ostream& out);
 
 struct CurveOptions {
-    std::string curve;   ///< acescct, bt709, hlg or a kit file
+    std::string curve;   ///< a standard's name, builtin:INDEX, or a kit or transform file
     std::string profile; ///< which one of the kit file
-    std::string stops;   ///< FROM:TO:STEP
+    std::string stops;   ///< FROM:TO:STEP; may be empty with listBuiltIns
+    std::string grey;    ///< level of mid-grey in a transform file, 40 %; empty: light is absolute
+    std::string space;   ///< of a configuration: which colour space
     int bits = 10;
+    bool listBuiltIns = false;
     bool json = false;
 };
 [[nodiscard]] Result<int> curve(const CurveOptions& options, std::ostream& out);
+
+struct FitOptions {
+    std::string readings; ///< CSV
+    std::string kit, camera, profile;
+    std::string base;    ///< ISO; the camera's first when empty
+    std::string nominal; ///< a standard's name, instead of a kit's profile
+    std::string output;  ///< kit to write, with the measured profile in it
+    int bits = 10;       ///< of codes in the readings
+    double snr = 2.0;
+    bool json = false;
+};
+/// Fits an exposure series; with a kit, its clip also gives the zebra that warns before it.
+[[nodiscard]] Result<int> fit(const FitOptions& options, std::ostream& out);
+
+struct TargetsOptions {
+    std::string file, setup;
+    std::string school; ///< only this one
+    bool json = false;
+};
+/// What every exposure tool should read for a setup, school by school.
+[[nodiscard]] Result<int> targets(const TargetsOptions& options, std::ostream& out);
 
 struct ExposeOptions {
     std::string kit, camera, profile, mode;
@@ -42,8 +77,11 @@ struct ExposeOptions {
 
 struct LutOptions {
     std::string file, setup, output;
-    int size = 33; ///< 33 or 65; ignored for a 1D LUT
+    std::string format; ///< cube, clf or cdl; empty: what the output's suffix says
+    std::string look;   ///< id of a recipe; empty: the plain BT.709 display
+    int size = 33;      ///< of a cube: 17, 33 or 65; ignored for a 1D LUT
     bool oneDimensional = false;
+    bool json = false;
 };
 [[nodiscard]] Result<int> lut(const LutOptions& options, std::ostream& out);
 
@@ -82,6 +120,10 @@ struct ValidateOptions {
     bool json = false;
 };
 [[nodiscard]] Result<int> validate(const ValidateOptions& options, std::ostream& out);
+
+/// The name of a school on the command line, and back; the error lists them.
+[[nodiscard]] std::string_view keyOf(School school);
+[[nodiscard]] Result<School> schoolNamed(const std::string& text);
 
 /// The setup with this id or number, or null; and the error that lists what there is.
 [[nodiscard]] const Setup* setupNamed(const Shoot& shoot, const std::string& name);

@@ -50,7 +50,7 @@ Result<int> precision(const PrecisionOptions& options, std::ostream& out) {
     if (bits < 8 || bits > 16)
         return Error{ErrorCode::Usage, {}, "--bits", std::to_string(bits), "8 to 16"};
     const auto found = precisionOf(*context, BitDepth{bits});
-    const auto eight = eightBitAnswer(*context, shoot->brief.grade);
+    const auto eight = eightBits(*context, shoot->brief.grade).answer;
     if (!options.json) {
         tell(found, eight, out);
         return found.bands ? 1 : 0;

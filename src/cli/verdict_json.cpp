@@ -75,7 +75,9 @@ Json derivedJson(const Verdict& verdict) {
     if (!verdict.evaluation)
         return node;
     const auto& at = *verdict.evaluation;
-    node = {{"exposure_time_s", at.exposureTime.value()},
+    constexpr const char* kSources[] = {"nominal", "measured", "measured_elsewhere"};
+    node = {{"curve_source", kSources[static_cast<int>(at.curveSource)]},
+            {"exposure_time_s", at.exposureTime.value()},
             {"angle_deg", at.angle.value()},
             {"nd_stops", at.ndLoss.value()},
             {"gain_stops", at.gain.value()},

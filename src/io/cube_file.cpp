@@ -12,7 +12,7 @@ std::string oneLine(std::string text) {
     return text;
 }
 
-std::string header(const CubeNote& note, const char* kind, std::size_t size) {
+std::string header(const LutNote& note, const char* kind, std::size_t size) {
     std::string text = "TITLE \"" + oneLine(note.title) + "\"\n";
     for (const auto& comment : note.comments)
         text += "# " + oneLine(comment) + "\n";
@@ -32,14 +32,14 @@ void appendTriple(std::string& text, float red, float green, float blue) {
 
 } // namespace
 
-std::string cube1d(const RatingLut& lut, std::size_t size, const CubeNote& note) {
+std::string cube1d(const RatingLut& lut, std::size_t size, const LutNote& note) {
     std::string text = header(note, "LUT_1D_SIZE", size);
     for (const float value : sampleNeutral(lut, size))
         appendTriple(text, value, value, value);
     return text;
 }
 
-std::string cube3d(const RatingLut& lut, std::size_t size, const CubeNote& note) {
+std::string cube3d(const RatingLut& lut, std::size_t size, const LutNote& note) {
     std::string text = header(note, "LUT_3D_SIZE", size);
     text.reserve(text.size() + size * size * size * 27);
     for (const auto& rgb : sampleCube(lut, size))

@@ -70,9 +70,7 @@ Curve curveFrom(ObjectReader& node) {
         curve.family = Hlg{};
         break;
     case Family::SoftHighlight:
-        curve.family =
-            SoftHighlight{node.number("knee_point", 0.5, 1.09), node.number("knee_slope", 0.01, 1),
-                          node.number("black_gamma", -0.5, 0.5)};
+        curve.family = softHighlightFrom(node);
         break;
     case Family::Bt2020:
         curve.family = Bt2020{};
@@ -109,9 +107,7 @@ Json curveJson(const Curve& curve) {
         if (log->linearSlope)
             node["linear_slope"] = *log->linearSlope;
     } else if (const auto* soft = std::get_if<SoftHighlight>(&curve.family)) {
-        node.update({{"knee_point", soft->kneePoint},
-                     {"knee_slope", soft->kneeSlope},
-                     {"black_gamma", soft->blackGamma}});
+        putSoftHighlight(node, *soft);
     } else if (const auto* sampled = std::get_if<Sampled>(&curve.family)) {
         putList(node, "points", sampled->points, [](const CurvePoint& point) {
             return Json{{"stops", point.stops.value()}, {"signal", point.signal.value()}};

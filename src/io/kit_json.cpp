@@ -166,6 +166,9 @@ Kit kitFrom(ObjectReader& node) {
     kit.batteries = node.list<Battery>("batteries", [&](const Json& item, const std::string& at) {
         return batteryFrom(item, at, state);
     });
+    kit.recipes = node.list<Recipe>("recipes", [&](const Json& item, const std::string& at) {
+        return recipeFrom(item, at, state);
+    });
     kit.extra = node.extra();
     if (version == 1)
         dropDanglingProfiles(kit);
@@ -189,6 +192,7 @@ Json toJson(const Kit& kit) {
     node["filter_slots"] = kit.filterSlots;
     putList(node, "cards", kit.cards, cardJson);
     putList(node, "batteries", kit.batteries, batteryJson);
+    putList(node, "recipes", kit.recipes, recipeJson);
     appendExtra(node, kit.extra);
     return node;
 }

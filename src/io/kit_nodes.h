@@ -33,6 +33,20 @@ void writeModes(Json& camera, const Camera& value);
 [[nodiscard]] Curve curveFrom(ObjectReader& node);
 [[nodiscard]] Json curveJson(const Curve& curve);
 
+// recipe_json.cpp
+[[nodiscard]] ColourLook colourLookFrom(const Json& json, const std::string& place,
+                                        ReadState& state, ExtraKeys& extra);
+[[nodiscard]] Json colourLookJson(const ColourLook& look);
+[[nodiscard]] SoftHighlight softHighlightFrom(ObjectReader& node);
+void putSoftHighlight(Json& node, const SoftHighlight& tone);
+[[nodiscard]] Recipe recipeFrom(const Json& json, const std::string& place, ReadState& state);
+[[nodiscard]] Json recipeJson(const Recipe& recipe);
+
+// measured_json.cpp
+[[nodiscard]] Measurement measurementFrom(const Json& json, const std::string& place,
+                                          ReadState& state, ExtraKeys& extra);
+[[nodiscard]] Json measurementJson(const Measurement& measured);
+
 // kit_json.cpp
 [[nodiscard]] Filter filterFrom(const Json& json, const std::string& place, ReadState& state,
                                 bool builtIn);

@@ -43,6 +43,18 @@ Profile profileFrom(const Json& json, const std::string& place, ReadState& state
     profile.maximum = node.quantity("maximum_iso", parseExposureIndex);
     profile.ready = node.flagOr("ready", false);
     profile.locks = node.texts("locks");
+    if (node.has("colour")) {
+        ExtraKeys extra;
+        profile.colour = colourLookFrom(node.child("colour"), node.pointer("colour"), state, extra);
+        node.keep("colour", extra);
+    }
+    profile.recipe = node.textOr("recipe", {});
+    if (node.has("measured")) {
+        ExtraKeys extra;
+        profile.measured =
+            measurementFrom(node.child("measured"), node.pointer("measured"), state, extra);
+        node.keep("measured", extra);
+    }
     profile.extra = node.extra();
     if (profile.maximum < profile.minimum)
         node.fail(ErrorCode::OutOfRange, "maximum_iso", {}, "no less than minimum_iso");
@@ -68,6 +80,12 @@ Json profileJson(const Profile& profile) {
                  {"maximum_iso", spell(profile.maximum)},
                  {"ready", profile.ready},
                  {"locks", profile.locks}};
+    if (!(profile.colour == ColourLook{}))
+        node["colour"] = colourLookJson(profile.colour);
+    if (!profile.recipe.empty())
+        node["recipe"] = profile.recipe;
+    if (profile.measured)
+        node["measured"] = measurementJson(*profile.measured);
     appendExtra(node, profile.extra);
     return node;
 }

@@ -46,6 +46,18 @@ struct Checker {
     }
 };
 
+void checkProfile(Checker& check, const Kit& kit, const Profile& profile, const std::string& at) {
+    if (!profile.measured)
+        return;
+    const auto& measured = *profile.measured;
+    check.known(kit.cameras, measured.camera, at + "/measured/camera", "a camera in this kit");
+    check.known(kit.profiles, measured.nominal, at + "/measured/nominal", "a profile in this kit");
+    const auto* nominal = findById(kit.profiles, measured.nominal);
+    if (nominal && nominal->measured)
+        check.fail(ErrorCode::OutOfRange, at + "/measured/nominal", measured.nominal,
+                   "a profile that is not itself a measurement");
+}
+
 void checkMode(Checker& check, const Camera& camera, const RecordingMode& mode, const Kit& kit,
                const std::string& at) {
     check.known(camera.areas, mode.area, at + "/area", "a sensor area of this camera");
@@ -141,6 +153,13 @@ Outcome checkKit(const Kit& kit) {
     check.uniqueIds(kit.cameras, "/cameras");
     check.uniqueIds(kit.profiles, "/profiles");
     check.uniqueIds(kit.lenses, "/lenses");
+    check.uniqueIds(kit.recipes, "/recipes");
+    for (std::size_t i = 0; i < kit.profiles.size(); ++i)
+        checkProfile(check, kit, kit.profiles[i], "/profiles/" + std::to_string(i));
+    for (std::size_t i = 0; i < kit.recipes.size(); ++i)
+        if (const auto outcome = checkLook(kit.recipes[i].look); !outcome)
+            check.fail(outcome.error().code, "/recipes/" + std::to_string(i) + "/look",
+                       outcome.error().place, outcome.error().expected);
     check.uniqueIds(kit.filters, "/filters");
     check.uniqueIds(kit.cards, "/cards");
     check.uniqueIds(kit.batteries, "/batteries");

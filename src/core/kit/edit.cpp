@@ -23,6 +23,9 @@ void renameIn(std::vector<Condition>& conditions, SettingKey key, const std::str
 }
 
 void renameProfile(Kit& kit, const std::string& from, const std::string& to) {
+    for (auto& profile : kit.profiles)
+        if (profile.measured && profile.measured->nominal == from)
+            profile.measured->nominal = to;
     for (auto& camera : kit.cameras) {
         rename(camera.profiles, from, to);
         for (auto& mode : camera.modes)
@@ -35,6 +38,15 @@ void renameProfile(Kit& kit, const std::string& from, const std::string& to) {
             renameIn(constraint.then, SettingKey::Profile, from, to);
         }
     }
+}
+
+// `wanted`, or with the first number behind it that is not taken.
+template<class Taken>
+std::string freshIdIn(const std::string& wanted, Taken taken) {
+    std::string id = wanted;
+    for (int n = 2; taken(id); ++n)
+        id = wanted + "-" + std::to_string(n);
+    return id;
 }
 
 // Adds the items of `from` to `into`; `renamed(old, new)` is told of every id that had to change.
@@ -63,6 +75,19 @@ Kit merged(const Kit& kit, Kit other) {
     Kit result = kit;
     const auto nobody = [](const std::string&, const std::string&) {};
     // What cameras name comes first, so that their references are settled before they are added.
+    // A body that has to be renamed takes its measurements along, so its new id comes before them.
+    for (auto& camera : other.cameras) {
+        const auto* there = findCamera(kit, camera.id);
+        if (!there || *there == camera)
+            continue;
+        const std::string fresh = freshIdIn(camera.id, [&](const std::string& id) {
+            return findCamera(kit, id) || findCamera(other, id);
+        });
+        for (auto& profile : other.profiles)
+            if (profile.measured && profile.measured->camera == camera.id)
+                profile.measured->camera = fresh;
+        camera.id = fresh;
+    }
     add(result.profiles, other.profiles,
         [&](const std::string& from, const std::string& to) { renameProfile(other, from, to); });
     add(result.lenses, other.lenses, [&](const std::string& from, const std::string& to) {
@@ -76,9 +101,26 @@ Kit merged(const Kit& kit, Kit other) {
     });
     add(result.filters, other.filters, nobody);
     add(result.cards, other.cards, nobody);
+    add(result.recipes, other.recipes, nobody);
     add(result.cameras, other.cameras, nobody);
     return result;
 }
+
+namespace {
+
+// A measurement is nothing without the profile it was made in.
+void dropWithoutNominal(Kit& kit) {
+    const auto orphan = [&](const Profile& profile) {
+        return profile.measured && !findProfile(kit, profile.measured->nominal);
+    };
+    for (const auto& profile : kit.profiles)
+        if (orphan(profile))
+            for (auto& camera : kit.cameras)
+                std::erase(camera.profiles, profile.id);
+    std::erase_if(kit.profiles, orphan);
+}
+
+} // namespace
 
 Result<Kit> extracted(const Kit& kit, std::string_view id) {
     const auto* camera = findCamera(kit, id);
@@ -104,9 +146,11 @@ Result<Kit> extracted(const Kit& kit, std::string_view id) {
                         needed || (condition.key == SettingKey::Profile &&
                                    std::find(condition.oneOf.begin(), condition.oneOf.end(),
                                              SettingValue(profile.id)) != condition.oneOf.end());
-        if (needed)
+        if (needed && (!profile.measured || profile.measured->camera == camera->id))
             result.profiles.push_back(profile);
     }
+    if (result.profiles.size() < kit.profiles.size())
+        dropWithoutNominal(result);
     for (const auto& lens : kit.lenses)
         if (lens.id == camera->fixedLens)
             result.lenses.push_back(lens);

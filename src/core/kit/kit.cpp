@@ -15,6 +15,10 @@ const Profile* findProfile(const Kit& kit, std::string_view id) {
 const Lens* findLens(const Kit& kit, std::string_view id) {
     return findById(kit.lenses, id);
 }
+const Recipe* findRecipe(const Kit& kit, std::string_view id) {
+    return findById(kit.recipes, id);
+}
+
 const MemoryCard* findCard(const Kit& kit, std::string_view id) {
     return findById(kit.cards, id);
 }

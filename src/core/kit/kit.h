@@ -1,11 +1,13 @@
 #pragma once
 
 #include "core/kit/camera.h"
+#include "core/kit/recipe.h"
 
 #include <string>
 #include <vector>
 
-/// The user's equipment as data: cameras, profiles, lenses, filters, cards and batteries.
+/// The user's equipment as data: cameras, profiles, lenses, filters, cards,
+/// batteries and recipes.
 namespace bslate {
 
 struct Lens {
@@ -37,6 +39,7 @@ struct Kit {
     int filterSlots = 2; ///< external filters the holder takes at once
     std::vector<MemoryCard> cards;
     std::vector<Battery> batteries;
+    std::vector<Recipe> recipes;
     ExtraKeys extra;
     friend bool operator==(const Kit&, const Kit&) = default;
 };
@@ -45,6 +48,7 @@ struct Kit {
 [[nodiscard]] const Camera* findCamera(const Kit& kit, std::string_view id);
 [[nodiscard]] const Profile* findProfile(const Kit& kit, std::string_view id);
 [[nodiscard]] const Lens* findLens(const Kit& kit, std::string_view id);
+[[nodiscard]] const Recipe* findRecipe(const Kit& kit, std::string_view id);
 [[nodiscard]] const MemoryCard* findCard(const Kit& kit, std::string_view id);
 
 /// The camera's built-in filters first, then the user's own.

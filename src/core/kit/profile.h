@@ -3,12 +3,30 @@
 #include "core/base/extra_keys.h"
 #include "core/light/iso.h"
 #include "core/signal/curve.h"
+#include "core/signal/exposure_series.h"
 #include "core/signal/gamut.h"
+#include "core/signal/look.h"
 
 #include <string>
 #include <vector>
 
 namespace bslate {
+
+/// What a test of one body found: the profile that holds it stands in for the nominal one.
+struct Measurement {
+    std::string camera;  ///< id of the body that was tested
+    std::string nominal; ///< id of the profile it was tested in
+    ExposureIndex base{800};
+    std::string note;                         ///< when, how lit, which lens; free text
+    std::array<std::optional<Stops>, 3> clip; ///< red, green, blue; none: not reached in the test
+    std::optional<Stops> noiseFloor;          ///< at `snr`
+    double snr = 2.0;
+    Stops shift{0};
+    SceneLinear flare{0};
+    Signal rms{0}; ///< of the readings used, off the curve
+    std::vector<SeriesReading> readings;
+    friend bool operator==(const Measurement&, const Measurement&) = default;
+};
 
 /// A recording profile: curve, gamut and what the camera makes of the ISO dial in it.
 struct Profile {
@@ -23,6 +41,9 @@ struct Profile {
     ExposureIndex maximum{25600};
     bool ready = false;             ///< a ready look that needs no grade (white at 100 %, no LUT)
     std::vector<std::string> locks; ///< what the profile switches off in camera, in words
+    ColourLook colour;              ///< of a ready look: what it does to colour (tone is in curve)
+    std::string recipe;             ///< name of the recipe this slot holds; empty: none
+    std::optional<Measurement> measured; ///< none: the maker's or a standard's curve
     ExtraKeys extra;
     friend bool operator==(const Profile&, const Profile&) = default;
 };

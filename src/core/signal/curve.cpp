@@ -167,10 +167,11 @@ double encodeOne(const SoftHighlight& look, double x) {
     const double v = encodeOne(Bt709{}, x);
     const double kneed =
         v <= look.kneePoint ? v : look.kneePoint + look.kneeSlope * (v - look.kneePoint);
-    return blackGamma(kneed, look.blackGamma);
+    return look.blackLevel + (1.0 - look.blackLevel) * blackGamma(kneed, look.blackGamma);
 }
 
-double decodeOne(const SoftHighlight& look, double y) {
+double decodeOne(const SoftHighlight& look, double signal) {
+    const double y = (signal - look.blackLevel) / (1.0 - look.blackLevel);
     double v = y;
     if (y > 0 && y < 0.5) {
         // Newton on the monotone black-gamma cubic; it converges in a few steps.

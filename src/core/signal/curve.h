@@ -47,14 +47,17 @@ struct Hlg {
     friend bool operator==(Hlg, Hlg) = default;
 };
 
-/// A ready look: BT.709 with black gamma and a knee, our own parametric family.
+/// A ready look: BT.709 with black level, black gamma and a knee, our own parametric family.
 ///   v = bt709(x); below kneePoint v' = v, above v' = kneePoint + kneeSlope * (v - kneePoint)
-///   then v'' = v' + blackGamma * v' * (1 - v'/0.5)^2 for v' in (0, 0.5).
-/// Valid: kneePoint in (0.5, 1.09), kneeSlope in (0, 1], blackGamma in [-0.5, 0.5].
+///   then v'' = v' + blackGamma * v' * (1 - v'/0.5)^2 for v' in (0, 0.5)
+///   then blackLevel + (1 - blackLevel) * v'', which leaves 100 % where it is.
+/// Valid: kneePoint in (0.5, 1.09), kneeSlope in (0, 1], blackGamma in [-0.5, 0.5], blackLevel in
+/// [-0.1, 0.2]. What it does to colour is in look.h.
 struct SoftHighlight {
     double kneePoint = 0.8;
     double kneeSlope = 0.25;
     double blackGamma = 0.0;
+    double blackLevel = 0.0;
 
     friend bool operator==(const SoftHighlight&, const SoftHighlight&) = default;
 };

@@ -11,15 +11,6 @@ Vector3 xyzOf(Chromaticity c) {
     return {c.x / c.y, 1.0, (1.0 - c.x - c.y) / c.y};
 }
 
-Matrix3 multiply(const Matrix3& a, const Matrix3& b) {
-    Matrix3 product{};
-    for (std::size_t row = 0; row < 3; ++row)
-        for (std::size_t column = 0; column < 3; ++column)
-            for (std::size_t k = 0; k < 3; ++k)
-                product[row][column] += a[row][k] * b[k][column];
-    return product;
-}
-
 double determinant(const Matrix3& m) {
     return m[0][0] * (m[1][1] * m[2][2] - m[1][2] * m[2][1]) -
            m[0][1] * (m[1][0] * m[2][2] - m[1][2] * m[2][0]) +
@@ -47,6 +38,15 @@ Matrix3 columns(const Vector3& a, const Vector3& b, const Vector3& c) {
 }
 
 } // namespace
+
+Matrix3 product(const Matrix3& a, const Matrix3& b) {
+    Matrix3 result{};
+    for (std::size_t row = 0; row < 3; ++row)
+        for (std::size_t column = 0; column < 3; ++column)
+            for (std::size_t k = 0; k < 3; ++k)
+                result[row][column] += a[row][k] * b[k][column];
+    return result;
+}
 
 Gamut gamutBt709() {
     return {{0.640, 0.330}, {0.300, 0.600}, {0.150, 0.060}, {0.3127, 0.3290}};
@@ -96,14 +96,38 @@ Matrix3 bradford(Chromaticity from, Chromaticity to) {
     Matrix3 scale{};
     for (std::size_t i = 0; i < 3; ++i)
         scale[i][i] = after[i] / before[i];
-    return multiply(inverse(cones), multiply(scale, cones));
+    return product(inverse(cones), product(scale, cones));
 }
 
 Matrix3 convert(const Gamut& from, const Gamut& to) {
     const Matrix3 source = from.white == to.white
                                ? rgbToXyz(from)
-                               : multiply(bradford(from.white, to.white), rgbToXyz(from));
-    return multiply(inverse(rgbToXyz(to)), source);
+                               : product(bradford(from.white, to.white), rgbToXyz(from));
+    return product(inverse(rgbToXyz(to)), source);
+}
+
+std::optional<Gamut> gamutOf(const Matrix3& m) {
+    const auto chromaticity = [](double x, double y, double z) -> std::optional<Chromaticity> {
+        const double sum = x + y + z;
+        if (!std::isfinite(sum) || std::abs(sum) < 1e-9)
+            return std::nullopt;
+        return Chromaticity{x / sum, y / sum};
+    };
+    std::array<std::optional<Chromaticity>, 4> points;
+    for (std::size_t c = 0; c < 3; ++c)
+        points[c] = chromaticity(m[0][c], m[1][c], m[2][c]);
+    points[3] = chromaticity(m[0][0] + m[0][1] + m[0][2], m[1][0] + m[1][1] + m[1][2],
+                             m[2][0] + m[2][1] + m[2][2]);
+    for (const auto& point : points)
+        if (!point)
+            return std::nullopt;
+    const Gamut gamut{*points[0], *points[1], *points[2], *points[3]};
+    return isValid(gamut) ? std::optional(gamut) : std::nullopt;
+}
+
+UniformChromaticity uniform(Chromaticity c) {
+    const double sum = -2 * c.x + 12 * c.y + 3;
+    return {4 * c.x / sum, 9 * c.y / sum};
 }
 
 bool isValid(const Gamut& gamut) {

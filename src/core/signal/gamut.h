@@ -1,6 +1,7 @@
 #pragma once
 
 #include <array>
+#include <optional>
 
 namespace bslate {
 
@@ -31,6 +32,9 @@ using Matrix3 = std::array<std::array<double, 3>, 3>;
 [[nodiscard]] Gamut gamutAp0();    ///< SMPTE ST 2065-1, white near D60
 [[nodiscard]] Gamut gamutAp1();    ///< Academy S-2014-004, white near D60
 
+/// a applied after b.
+[[nodiscard]] Matrix3 product(const Matrix3& a, const Matrix3& b);
+
 /// Linear RGB to CIE XYZ with Y = 1 for white (SMPTE RP 177).
 [[nodiscard]] Matrix3 rgbToXyz(const Gamut& gamut);
 
@@ -41,6 +45,18 @@ using Matrix3 = std::array<std::array<double, 3>, 3>;
 /// Linear light from one gamut to another, adapted by bradford() when their whites differ; grey
 /// stays grey.
 [[nodiscard]] Matrix3 convert(const Gamut& from, const Gamut& to);
+
+/// The gamut whose rgbToXyz() is this matrix, up to its overall scale. Nothing when the matrix is
+/// singular or its primaries and white have no chromaticity.
+[[nodiscard]] std::optional<Gamut> gamutOf(const Matrix3& rgbToXyz);
+
+/// CIE 1976 uniform chromaticity: `u' = 4x / (-2x + 12y + 3)`, `v' = 9y / (-2x + 12y + 3)`
+/// (CIE 15:2004 clause 8.2.1).
+struct UniformChromaticity {
+    double u = 0.0;
+    double v = 0.0;
+};
+[[nodiscard]] UniformChromaticity uniform(Chromaticity chromaticity);
 
 /// True when the primaries span a triangle, no y is 0 and the white's is positive.
 [[nodiscard]] bool isValid(const Gamut& gamut);

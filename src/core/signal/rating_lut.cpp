@@ -53,12 +53,23 @@ Level displayLevel(Stops viewed) {
     return Level(100.0 * display(linearAt(viewed).value()));
 }
 
+namespace {
+
+Rgb shownOf(const RatingLut& lut, const Rgb& light) {
+    if (lut.look)
+        return lookSignal(*lut.look, light);
+    return {display(light[0]), display(light[1]), display(light[2])};
+}
+
+} // namespace
+
 std::vector<float> sampleNeutral(const RatingLut& lut, std::size_t size) {
     std::vector<float> values(size);
     const double gain = ratio(lut.gain);
     for (std::size_t i = 0; i < size; ++i) {
         const Signal signal(static_cast<double>(i) / static_cast<double>(size - 1));
-        values[i] = static_cast<float>(display(decode(lut.curve, signal).value() * gain));
+        const double light = decode(lut.curve, signal).value() * gain;
+        values[i] = static_cast<float>(shownOf(lut, {light, light, light})[0]);
     }
     return values;
 }
@@ -77,11 +88,19 @@ std::vector<std::array<float, 3>> sampleCube(const RatingLut& lut, std::size_t s
     for (const double blue : axis) {
         for (const double green : axis) {
             for (const double red : axis) {
-                const auto channel = [&](std::size_t c) {
-                    return shown(static_cast<float>(matrix[c][0] * red + matrix[c][1] * green +
-                                                    matrix[c][2] * blue));
+                const auto light = [&](std::size_t c) {
+                    return matrix[c][0] * red + matrix[c][1] * green + matrix[c][2] * blue;
                 };
-                cube.push_back({channel(0), channel(1), channel(2)});
+                const auto channel = [&](std::size_t c) {
+                    return shown(static_cast<float>(light(c)));
+                };
+                if (!lut.look) {
+                    cube.push_back({channel(0), channel(1), channel(2)});
+                    continue;
+                }
+                const auto rgb = lookSignal(*lut.look, {light(0), light(1), light(2)});
+                cube.push_back({static_cast<float>(rgb[0]), static_cast<float>(rgb[1]),
+                                static_cast<float>(rgb[2])});
             }
         }
     }
@@ -90,14 +109,12 @@ std::vector<std::array<float, 3>> sampleCube(const RatingLut& lut, std::size_t s
 
 std::array<double, 3> apply(const RatingLut& lut, std::array<double, 3> signal) {
     const Matrix3 matrix = convert(lut.gamut, gamutBt709());
-    std::array<double, 3> linear{};
+    std::array<double, 3> linear{}, light{};
     for (std::size_t c = 0; c < 3; ++c)
         linear[c] = decode(lut.curve, Signal(signal[c])).value() * ratio(lut.gain);
-    std::array<double, 3> out{};
     for (std::size_t c = 0; c < 3; ++c)
-        out[c] =
-            display(matrix[c][0] * linear[0] + matrix[c][1] * linear[1] + matrix[c][2] * linear[2]);
-    return out;
+        light[c] = matrix[c][0] * linear[0] + matrix[c][1] * linear[1] + matrix[c][2] * linear[2];
+    return shownOf(lut, light);
 }
 
 } // namespace bslate

@@ -2,6 +2,7 @@
 
 #include "core/signal/curve.h"
 #include "core/signal/gamut.h"
+#include "core/signal/look.h"
 
 #include <array>
 #include <vector>
@@ -10,11 +11,12 @@ namespace bslate {
 
 /// The transform handed to grading: recorded log to a BT.709 picture with the rating undone.
 ///   linear  = decode(curve, signal) * 2^gain        (gain = log2(EI / base))
-///   display = gamut matrix to BT.709, then displaySignal()
+///   display = gamut matrix to BT.709, then displaySignal(), or the look (look.h) when there is one
 struct RatingLut {
     Curve curve;
     Gamut gamut = gamutBt709();
     Stops gain{0.0};
+    std::optional<Look> look = std::nullopt;
 
     friend bool operator==(const RatingLut&, const RatingLut&) = default;
 };

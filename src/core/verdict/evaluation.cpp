@@ -2,6 +2,7 @@
 
 #include "core/signal/rating_lut.h"
 #include "core/verdict/schools.h"
+#include "core/verdict/zebra.h"
 
 #include <algorithm>
 #include <cmath>
@@ -79,51 +80,6 @@ std::optional<Stops> greyPlace(const Evaluation& evaluation) {
     return std::nullopt;
 }
 
-bool tapsViewingLut(const SetupContext& context) {
-    return context.camera->zebra.tap == ZebraTap::ViewingLut && !context.profile->ready;
-}
-
-// The level a zebra tap sees for light at `recorded` stops.
-Level tapLevel(const SetupContext& context, const Evaluation& at, Stops recorded) {
-    const Stops held = std::min(recorded, at.clip);
-    if (tapsViewingLut(context))
-        return displayLevel(held + at.ratingOffset);
-    return levelAt(context.profile->curve, held, at.depth);
-}
-
-// The recorded stops at which the tap reaches `level`, no higher than the clip.
-Stops stopsAtTap(const SetupContext& context, const Evaluation& at, Level level) {
-    if (!tapsViewingLut(context)) {
-        const auto& curve = context.profile->curve;
-        const Signal signal = signalAt(level, curve.range, at.depth);
-        return std::min(stopsOf(decode(curve, signal)), at.clip);
-    }
-    // The display has no inverse near its end; bisection to 1e-6 stop, since it is monotone.
-    double low = -20.0;
-    double high = at.clip.value();
-    for (int i = 0; i < 26; ++i) {
-        const double middle = 0.5 * (low + high);
-        (tapLevel(context, at, Stops(middle)) < level ? low : high) = middle;
-    }
-    return Stops(0.5 * (low + high));
-}
-
-ZebraValue zebraAt(const SetupContext& context, const Evaluation& at, ZebraUse use, Stops place) {
-    const auto& dial = context.camera->zebra;
-    ZebraValue zebra;
-    zebra.use = use;
-    zebra.tap = context.profile->ready ? ZebraTap::Recorded : dial.tap;
-    zebra.exact = tapLevel(context, at, place);
-    const double steps = zebra.exact.value() / dial.step;
-    const double whole = use == ZebraUse::Guard ? std::floor(steps + 1e-9) : std::round(steps);
-    zebra.set = Level(whole * dial.step);
-    zebra.reachable = zebra.set >= dial.lowest && zebra.set <= dial.highest;
-    zebra.set = std::clamp(zebra.set, dial.lowest, dial.highest);
-    const Stops reached = stopsAtTap(context, at, zebra.set);
-    zebra.margin = use == ZebraUse::Guard ? at.clip - reached : reached - place;
-    return zebra;
-}
-
 void fillZebra(const SetupContext& context, Evaluation& at) {
     if (const auto* face = skin(at))
         if (const auto wanted = skinPlace(context, at, *face))
@@ -193,8 +149,34 @@ Result<SetupContext> resolve(const Shoot& shoot, const Setup& setup) {
     if (!isPositive(setup.iris.value()) || !isPositive(setup.rating.value()))
         return impossible(setup, "iris and rating", "values above zero");
     context.base = &nearestBase(*context.camera, *context.profile, setup.base);
+    const auto& measured = context.profile->measured;
+    if (measured && measured->camera == context.camera->id && measured->base == context.base->iso)
+        context.measured = &*measured;
     return context;
 }
+
+namespace {
+
+// What the body itself was found to do counts before what its sensor should do.
+void fillSensor(const SetupContext& context, Evaluation& at) {
+    at.sensorClip = context.base->sensor.clip;
+    at.sensorFloor = noiseFloor(context.base->sensor, context.shoot->snrFloor);
+    at.curveSource =
+        context.profile->measured ? CurveSource::MeasuredElsewhere : CurveSource::Nominal;
+    const auto* measured = context.measured;
+    if (!measured)
+        return;
+    at.curveSource = CurveSource::Measured;
+    std::optional<Stops> clip;
+    for (const auto& channel : measured->clip)
+        if (channel && (!clip || *channel < *clip))
+            clip = channel;
+    at.sensorClip = clip.value_or(at.sensorClip);
+    if (measured->noiseFloor && measured->snr == context.shoot->snrFloor)
+        at.sensorFloor = *measured->noiseFloor;
+}
+
+} // namespace
 
 Evaluation evaluate(const SetupContext& context) {
     const auto& setup = *context.setup;
@@ -208,8 +190,7 @@ Evaluation evaluate(const SetupContext& context) {
     at.gain = gainOf(setup.rating, at.base);
     at.ratingOffset = at.iso == IsoBehaviour::Recorded ? Stops(0.0) : at.gain;
 
-    at.sensorClip = context.base->sensor.clip;
-    at.sensorFloor = noiseFloor(context.base->sensor, context.shoot->snrFloor);
+    fillSensor(context, at);
     const Stops sensorEnd = recordedClip(at.sensorClip, at.gain, at.iso);
     const Stops curveEnd = endStops(context.profile->curve, at.depth);
     at.curveEndsFirst = curveEnd < sensorEnd;

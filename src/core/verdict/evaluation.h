@@ -55,6 +55,13 @@ struct ZebraValue {
     friend bool operator==(const ZebraValue&, const ZebraValue&) = default;
 };
 
+/// Where the curve's numbers come from.
+enum class CurveSource {
+    Nominal,          ///< the maker's or a standard's
+    Measured,         ///< on this body at this base
+    MeasuredElsewhere ///< on another body or at another base: the curve only, not clip and floor
+};
+
 struct Evaluation {
     Seconds exposureTime;
     ShutterAngle angle;
@@ -64,6 +71,7 @@ struct Evaluation {
     ExposureIndex base; ///< the base in use
     IsoBehaviour iso = IsoBehaviour::Index;
     BitDepth depth;
+    CurveSource curveSource = CurveSource::Nominal;
 
     Stops sensorClip;            ///< H at this base, before any gain
     Stops sensorFloor;           ///< noise floor at this base, before any gain

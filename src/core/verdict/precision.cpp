@@ -68,17 +68,16 @@ Precision precisionOf(const SetupContext& context, BitDepth depth) {
     return precisionAt(context, depth, 1.0);
 }
 
-EightBitAnswer eightBitAnswer(const SetupContext& context, GradeWeight graded) {
-    const double contrast = graded == GradeWeight::Full ? kFullGrade : 1.0;
-    const auto precision = precisionAt(context, BitDepth{8}, contrast);
-    const auto at = evaluate(context);
-    const auto* top = brightest(at);
-    const auto* bottom = darkest(at);
+namespace {
+
+EightBitAnswer answerFor(const Precision& precision, const Evaluation& at) {
     if (!precision.bands)
         return *std::max_element(precision.chromaGain.begin(), precision.chromaGain.end()) >
                        kNormalGain
                    ? EightBitAnswer::NormalGamut
                    : EightBitAnswer::Enough;
+    const auto* top = brightest(at);
+    const auto* bottom = darkest(at);
     const bool inScene =
         !top || !bottom ||
         std::any_of(precision.stops.begin(), precision.stops.end(), [&](const PrecisionAt& row) {
@@ -86,6 +85,16 @@ EightBitAnswer eightBitAnswer(const SetupContext& context, GradeWeight graded) {
                    row.recorded <= top->recorded + Stops(0.5);
         });
     return inScene ? EightBitAnswer::Never : EightBitAnswer::OnlyIfNailed;
+}
+
+} // namespace
+
+EightBits eightBits(const SetupContext& context, GradeWeight weight) {
+    EightBits result;
+    result.graded =
+        precisionAt(context, BitDepth{8}, weight == GradeWeight::Full ? kFullGrade : 1.0);
+    result.answer = answerFor(result.graded, evaluate(context));
+    return result;
 }
 
 } // namespace bslate

@@ -47,8 +47,12 @@ enum class EightBitAnswer {
     OnlyIfNailed, ///< bands only outside the stops the scene uses: exposure must not miss
     Never         ///< bands where the scene is
 };
-/// `graded` is how heavily: a full grade stretches contrast by half again before judging (common
+struct EightBits {
+    EightBitAnswer answer = EightBitAnswer::Enough;
+    Precision graded; ///< at 8 bits, after the grade has stretched it
+};
+/// `weight` is how heavily: a full grade stretches contrast by half again before judging (common
 /// practice, no source), a light one not at all.
-[[nodiscard]] EightBitAnswer eightBitAnswer(const SetupContext& context, GradeWeight graded);
+[[nodiscard]] EightBits eightBits(const SetupContext& context, GradeWeight weight);
 
 } // namespace bslate

@@ -116,9 +116,13 @@ constexpr Sentence kFindings[] = {
      "10-bit would keep {ten}: a heavy grade shows steps sooner."},
     {"mode-excluded", "This recording is not possible", "{reason}."},
     {"eight-bit-log", "8 bits on a log curve",
-     "The stop of skin keeps {codes} codes, {ten} at 10-bit. Either a ready look (less range), a "
-     "normal gamut on the log curve (colour survives), or full log only when light, exposure and "
-     "white are nailed."},
+     "The stop of skin keeps {codes} codes, {ten} at 10-bit. {answer}."},
+    {"measured-in-use", "{profile}: this body's own numbers",
+     "It clips {+clip##} over mid-grey in the test; the printed number is {+nominal##}."},
+    {"nominal-in-use", "{profile}: printed numbers",
+     "This body has been tested: {measured} holds what was found."},
+    {"measured-elsewhere", "{profile} was measured elsewhere",
+     "On {camera} at base {base}: the curve is used here, its clip and noise are not."},
     {"profile-locks", "{profile} switches off in-camera image controls",
      "Not available: {list}. The grade has to do it."},
     {"bits-low", "{bits} bits a pixel is thin for this grade",
@@ -204,6 +208,19 @@ constexpr Sentence kReasons[] = {
     {"rate-not-in-mode", "{mode} does not offer {rate}", ""},
     {"profile-not-in-mode", "{mode} does not record {profile}", ""},
     {"constraint", "{reason}", ""},
+    {"eight-enough", "The noise of this scene hides every step: 8 bits bear this grade", ""},
+    {"eight-normal-gamut",
+     "No step shows, but the wide gamut stretches colour {gain} times: a normal gamut on the log "
+     "curve, or a ready look",
+     ""},
+    {"eight-nailed",
+     "Steps show from {+from#} to {+to#}, where this scene has nothing: only when light, exposure "
+     "and white are nailed",
+     ""},
+    {"eight-never",
+     "Steps show from {+from#} to {+to#}, inside this scene: take a ready look (less range), or 10 "
+     "bits",
+     ""},
     {"no-card", "no slot holding a card as fast as {need}; the best guarantees {best}", ""},
     {"no-card-fits", "no card at hand fits {slots}", ""},
     {"power", "does not start on the internal battery", ""},

@@ -16,7 +16,8 @@ struct SetupContext {
     const SensorArea* area = nullptr;
     IsoDial iso; ///< of the profile in this codec
     const BaseIso* base = nullptr;
-    const Lens* lens = nullptr; ///< null when the setup names none
+    const Measurement* measured = nullptr; ///< of this body at this base; null: nominal numbers
+    const Lens* lens = nullptr;            ///< null when the setup names none
     Stops ndLoss;
 };
 

@@ -110,7 +110,9 @@ void eightBitLog(const Case& now, Findings& out) {
     finding.id = "eight-bit-log";
     finding.severity = Severity::Caution;
     finding.source = kCommonPractice;
-    finding.facts = {{"codes", codesAt(now, place, 8)}, {"ten", codesAt(now, place, 10)}};
+    finding.facts = {{"codes", codesAt(now, place, 8)},
+                     {"ten", codesAt(now, place, 10)},
+                     {"answer", ReasonList{{eightBitReason(now)}}}};
     offerProfile(now, finding, [](const Profile& p) { return p.ready; });
     offerProfile(now, finding,
                  [](const Profile& p) { return isLog(p) && p.gamut == gamutBt709(); });

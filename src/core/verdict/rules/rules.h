@@ -72,6 +72,11 @@ void camerasMatch(const Case&, Findings&);
 // safety.cpp: what can hurt someone
 void safety(const Case&, Findings&);
 
+// profiles.cpp: whose numbers these are, and what they bear
+void curveSource(const Case&, Findings&);
+/// What 8 bits do to this scene on this curve, for the brief's grade.
+[[nodiscard]] Reason eightBitReason(const Case& now);
+
 inline constexpr std::array kAll = {Rule{patchClipped},
                                     Rule{patchNearClip},
                                     Rule{patchInNoise},
@@ -106,6 +111,7 @@ inline constexpr std::array kAll = {Rule{patchClipped},
                                     Rule{lightEstimated},
                                     Rule{regionSwitch},
                                     Rule{camerasMatch},
+                                    Rule{curveSource},
                                     Rule{safety}};
 
 } // namespace bslate::rules

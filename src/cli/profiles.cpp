@@ -1,0 +1,248 @@
+#include "cli/commands.h"
+
+#include "cli/verdict_json.h"
+#include "core/kit/edit.h"
+#include "core/quantity/parse.h"
+#include "core/quantity/print.h"
+#include "core/verdict/targets.h"
+#include "core/verdict/wording.h"
+#include "io/files.h"
+#include "io/kit_json.h"
+#include "io/readings_csv.h"
+#include "io/shoot_json.h"
+
+#include <ostream>
+
+namespace bslate::cli {
+namespace {
+
+// What a series is fitted against, and where the result may go.
+struct Bench {
+    Kit kit;
+    const Camera* camera = nullptr;
+    Curve nominal;
+    ExposureIndex base{0};
+};
+
+Result<Bench> benchOf(const FitOptions& options) {
+    Bench bench;
+    if (options.kit.empty()) {
+        const auto standard = standardCurve(options.nominal.empty() ? "acescct" : options.nominal);
+        if (!standard)
+            return usage("--nominal", options.nominal, "acescct, bt709, hlg, pq or srgb");
+        bench.nominal = *standard;
+        return bench;
+    }
+    auto kit = io::loadKit(options.kit);
+    if (!kit)
+        return kit.error();
+    bench.kit = *std::move(kit);
+    bench.camera = findCamera(bench.kit, options.camera);
+    if (!bench.camera)
+        return Error{ErrorCode::UnknownId, options.kit, "--camera", options.camera,
+                     "one of " + listIds(bench.kit.cameras)};
+    const auto* profile = findProfile(bench.kit, options.profile);
+    if (!profile)
+        return Error{ErrorCode::UnknownId, options.kit, "--profile", options.profile,
+                     "one of " + listIds(bench.kit.profiles)};
+    bench.nominal = profile->curve;
+    bench.base = bench.camera->bases.front().iso;
+    if (!options.base.empty()) {
+        const auto base = parseExposureIndex(options.base);
+        if (!base)
+            return usage("--base", options.base, base.error().expected);
+        bench.base = *base;
+    }
+    return bench;
+}
+
+Json fitJson(const SeriesFit& fit, const std::vector<SeriesReading>& readings) {
+    constexpr const char* kFates[] = {"used", "outlier", "clipped"};
+    constexpr const char* kChannels[] = {"red", "green", "blue"};
+    Json node = {
+        {"form", fit.sampled ? "sampled" : "camera-log"},
+        {"rms_codes_10bit", tenBitCodes(fit.rms)},
+        {"worst_codes_10bit", tenBitCodes(fit.worst)},
+        {"outliers", fit.outliers()},
+        {"shift_stops", fit.shift.value()},
+        {"flare_linear", fit.flare.value()},
+        {"noise_floor_stops", fit.noiseFloor ? Json(fit.noiseFloor->value()) : Json(nullptr)}};
+    for (std::size_t c = 0; c < 3; ++c)
+        node["clip_stops"][kChannels[c]] = fit.clip[c] ? Json(fit.clip[c]->value()) : Json(nullptr);
+    node["clip_level_percent"] =
+        fit.curve.end ? Json(levelOf(*fit.curve.end, fit.curve.range, BitDepth{10}).value())
+                      : Json(nullptr);
+    if (const auto* log = std::get_if<CameraLog>(&fit.curve.family)) {
+        node["camera_log"] = {{"base", log->base},
+                              {"log_side_slope", log->logSideSlope},
+                              {"log_side_offset", log->logSideOffset},
+                              {"lin_side_slope", log->linSideSlope},
+                              {"lin_side_offset", log->linSideOffset},
+                              {"lin_side_break", log->linSideBreak}};
+        if (log->linearSlope)
+            node["camera_log"]["linear_slope"] = *log->linearSlope;
+    }
+    node["readings"] = Json::array();
+    for (std::size_t i = 0; i < readings.size(); ++i)
+        node["readings"].push_back({{"stops", readings[i].stops.value()},
+                                    {"fate", kFates[static_cast<int>(fit.fates[i])]},
+                                    {"off_codes_10bit", tenBitCodes(fit.misses[i])}});
+    return node;
+}
+
+// The last step of the camera's zebra that warns before the measured clip.
+std::optional<ZebraSetting> guardZebra(const Camera& camera, const SeriesFit& fit) {
+    const auto clip = fit.firstClip();
+    if (!clip)
+        return std::nullopt;
+    return onZebraDial(camera.zebra, levelAt(fit.curve, *clip - kNearClip, BitDepth{10}),
+                       Rounding::Below);
+}
+
+void tell(const Json& node, std::ostream& out) {
+    out << node["form"].get<std::string>() << ", rms " << fixedText(node["rms_codes_10bit"], 2)
+        << " codes of 10 bits, " << node["outliers"].get<int>() << " outliers, "
+        << fixedText(node["shift_stops"], 2) << " stop from nominal, flare "
+        << fixedText(node["flare_linear"], 5) << "\n";
+    for (const auto& [channel, clip] : node["clip_stops"].items())
+        out << "clip " << channel << " "
+            << (clip.is_null() ? std::string("not reached") : fixedText(clip, 2)) << "\n";
+    if (!node["noise_floor_stops"].is_null())
+        out << "noise floor " << fixedText(node["noise_floor_stops"], 2) << "\n";
+    if (node.contains("zebra_guard_percent"))
+        out << "zebra " << fixedText(node["zebra_guard_percent"], 1) << " %\n";
+    for (const auto& reading : node["readings"])
+        if (reading["fate"] == "outlier")
+            out << "left out: " << fixedText(reading["stops"], 2) << " stops, off by "
+                << fixedText(reading["off_codes_10bit"], 1) << " codes\n";
+}
+
+Outcome writeMeasured(const FitOptions& options, const Bench& bench, const SeriesFit& fit,
+                      const std::vector<SeriesReading>& readings) {
+    const Measurement measured{options.camera, options.profile, bench.base,  {},
+                               fit.clip,       fit.noiseFloor,  options.snr, fit.shift,
+                               fit.flare,      fit.rms,         readings};
+    const auto kit = withMeasured(bench.kit, measured, fit.curve);
+    if (!kit)
+        return kit.error();
+    return io::writeFileAtomically(options.output, io::writeKit(*kit));
+}
+
+} // namespace
+
+Result<int> fit(const FitOptions& options, std::ostream& out) {
+    if (!(options.snr > 0 && options.snr <= 100))
+        return usage("--snr", std::to_string(options.snr),
+                     "a signal-to-noise ratio above 0 to 100");
+    if (options.bits < 8 || options.bits > 16)
+        return usage("--bits", std::to_string(options.bits), "8 to 16");
+    if (!options.output.empty() && options.kit.empty())
+        return usage("--output", options.output, "a kit to put the profile into: --kit");
+    const auto bench = benchOf(options);
+    if (!bench)
+        return bench.error();
+    const auto inFile = [&](Error error) {
+        error.file = options.readings;
+        return error;
+    };
+    const auto text = io::readFile(options.readings);
+    if (!text)
+        return text.error();
+    const auto range = bench->nominal.range;
+    const auto readings =
+        io::readReadings(*text, {io::ReadingUnit::Auto, BitDepth{options.bits}, range});
+    if (!readings)
+        return inFile(readings.error());
+    const auto fitted = fitSeries(*readings, range, bench->nominal, options.snr);
+    if (!fitted)
+        return inFile(fitted.error());
+    Json node = fitJson(*fitted, *readings);
+    if (bench->camera)
+        if (const auto zebra = guardZebra(*bench->camera, *fitted); zebra && zebra->reachable)
+            node["zebra_guard_percent"] = zebra->set.value();
+    if (!options.output.empty())
+        if (const auto saved = writeMeasured(options, *bench, *fitted, *readings); !saved)
+            return saved.error();
+    if (options.json)
+        out << node.dump(2) << "\n";
+    else
+        tell(node, out);
+    return 0;
+}
+
+namespace {
+
+Json toolJson(const ToolTarget& tool) {
+    return {{"tool", nameOf(tool.tool)},
+            {"low_percent", tool.low.value()},
+            {"high_percent", tool.high.value()},
+            {"set_percent", tool.set.value()},
+            {"range_percent", tool.range.value()},
+            {"stops", tool.at.value()},
+            {"measured_on", tool.tap == ZebraTap::Recorded ? "recorded" : "viewing_lut"},
+            {"reachable", tool.reachable},
+            {"in_use", tool.inUse}};
+}
+
+Json schoolJson(const SchoolTargets& targets) {
+    Json node = {{"school", keyOf(targets.school)},
+                 {"shift_stops", targets.shift.value()},
+                 {"grey_stops", targets.grey.value()}};
+    for (const auto& tool : targets.tools)
+        node["tools"].push_back(toolJson(tool));
+    node["stop_bands"] = Json::array();
+    for (const auto& band : targets.bands)
+        node["stop_bands"].push_back({{"from_grey_stops", band.fromGrey.value()},
+                                      {"low_percent", band.low.value()},
+                                      {"high_percent", band.high.value()},
+                                      {"clipped", band.clipped},
+                                      {"noisy", band.noisy}});
+    return node;
+}
+
+} // namespace
+
+Result<int> targets(const TargetsOptions& options, std::ostream& out) {
+    const auto shoot = io::loadShoot(options.file);
+    if (!shoot)
+        return shoot.error();
+    const auto* setup = setupNamed(*shoot, options.setup);
+    if (!setup)
+        return noSetup(*shoot, options.file, options.setup);
+    const auto context = resolve(*shoot, *setup);
+    if (!context)
+        return context.error();
+    const auto at = evaluate(*context);
+    auto list = targetsOf(*context, at);
+    if (list.empty())
+        list = {targetsInUse(*context, at)};
+    if (!options.school.empty()) {
+        const auto school = schoolNamed(options.school);
+        if (!school)
+            return school.error();
+        std::erase_if(list, [&](const SchoolTargets& item) { return item.school != *school; });
+    }
+    Json node = {{"setup", setup->id}, {"schools", Json::array()}};
+    for (const auto& item : list)
+        node["schools"].push_back(schoolJson(item));
+    if (options.json) {
+        out << node.dump(2) << "\n";
+        return 0;
+    }
+    for (const auto& item : list) {
+        out << keyOf(item.school) << "  " << print(item.shift) << " stops from here\n";
+        for (const auto& tool : item.tools)
+            if (tool.inUse)
+                out << "  " << nameOf(tool.tool) << "  " << fixedText(tool.low.value(), 1)
+                    << (tool.high == tool.low ? std::string()
+                                              : " to " + fixedText(tool.high.value(), 1))
+                    << " %, set " << fixedText(tool.set.value(), 1)
+                    << (tool.range.value() > 0
+                            ? " plus and minus " + fixedText(tool.range.value(), 1)
+                            : std::string())
+                    << (tool.reachable ? "" : "  out of reach") << "\n";
+    }
+    return 0;
+}
+
+} // namespace bslate::cli

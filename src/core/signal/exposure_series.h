@@ -1,0 +1,59 @@
+#pragma once
+
+#include "core/signal/curve_fit.h"
+
+#include <array>
+#include <optional>
+#include <span>
+#include <vector>
+
+/// Testing one's own camera: a grey card photographed at known steps of exposure, and what its
+/// readings say of the curve, of where each channel clips and of where noise takes over.
+namespace bslate {
+
+/// One frame of the series: the exposure given, what the channels read, and how much they scatter.
+struct SeriesReading {
+    Stops stops; ///< from the exposure that should put the card on mid-grey
+    std::array<Signal, 3> rgb{};
+    std::optional<Signal> noise; ///< standard deviation of the patch
+    friend bool operator==(const SeriesReading&, const SeriesReading&) = default;
+};
+
+enum class ReadingFate {
+    Used,
+    Outlier, ///< far off what its neighbours say; left out
+    Clipped  ///< at least one channel is at its end; left out
+};
+
+struct SeriesFit {
+    Curve curve;                    ///< ends where the first channel clips
+    bool sampled = false;           ///< the readings themselves: no camera-log curve held them
+    std::vector<ReadingFate> fates; ///< of each reading, in the order given
+    std::vector<Signal> misses;     ///< reading - curve, the middle channel
+    Signal rms{0};                  ///< of the readings used
+    Signal worst{0};                ///< of the readings used, not negative
+    std::array<std::optional<Stops>, 3> clip; ///< none: the channel did not reach its end
+    std::optional<Stops> noiseFloor; ///< where signal-to-noise falls to the wanted ratio; none
+                                     ///< without noise readings that pass it
+    Stops shift{0};                  ///< how much brighter the body is than the nominal curve
+    SceneLinear flare{0};            ///< light added to every frame, against the nominal curve
+    [[nodiscard]] std::optional<Stops> firstClip() const;
+    [[nodiscard]] int outliers() const;
+};
+
+inline constexpr std::size_t kLeastReadings = 6;
+inline constexpr std::size_t kMostReadings = 2000;
+
+/// Fits a series. Flare and shift are found against `nominal` first and taken off the light; then
+/// camera-log is fitted with readings re-weighted until outliers have no say (Tukey's biweight on
+/// the median absolute deviation), and the readings themselves are kept when that misses by more
+/// than 3 codes of 10 bits. A channel clips where two readings a third of a stop or more apart
+/// agree to 2 codes at its top; the place is where the curve reaches that signal. Noise in light is
+/// `noise / slope`, so the ratio is `slope per stop / (ln 2 * noise)`.
+/// Fails with OutOfRange (`place` is "reading 4", or empty): fewer than kLeastReadings different
+/// steps, a span under three stops, values that are not finite, or readings of which more than a
+/// third agree with no rising curve.
+[[nodiscard]] Result<SeriesFit> fitSeries(std::span<const SeriesReading> readings, CodeRange range,
+                                          const Curve& nominal, double snr = 2.0);
+
+} // namespace bslate

@@ -1,0 +1,346 @@
+#include "io/transform_file.h"
+
+#include "io/files.h"
+#include "io/lut_text.h"
+#include "io/ocio.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate::io {
+namespace {
+
+constexpr int kNeutralSteps = 4096;
+constexpr int kGridSteps = 5;
+constexpr double kBrightest = 100; // light, nine stops over mid-grey
+
+Error unusable(std::string got, std::string expected) {
+    return {ErrorCode::OutOfRange, {}, {}, std::move(got), std::move(expected)};
+}
+
+std::optional<Gamut> gamutOfSpace(LightSpace space) {
+    switch (space) {
+    case LightSpace::Ap0:
+        return gamutAp0();
+    case LightSpace::Ap1:
+        return gamutAp1();
+    case LightSpace::Bt709:
+        return gamutBt709();
+    case LightSpace::Bt2020:
+        return gamutBt2020();
+    case LightSpace::Own:
+    case LightSpace::Xyz:
+        break;
+    }
+    return std::nullopt;
+}
+
+// The transform from signal to light, with its neutral axis sampled.
+struct Decoder {
+    OCIO::ConstCPUProcessorRcPtr processor;
+    std::vector<double> neutral; ///< light at i / (size - 1)
+
+    [[nodiscard]] std::array<double, 3> at(std::array<double, 3> signal) const {
+        float rgb[3];
+        std::copy(signal.begin(), signal.end(), rgb);
+        processor->applyRGB(rgb);
+        return {rgb[0], rgb[1], rgb[2]};
+    }
+    [[nodiscard]] double neutralAt(double signal) const {
+        const auto rgb = at({signal, signal, signal});
+        return (rgb[0] + rgb[1] + rgb[2]) / 3.0;
+    }
+};
+
+OCIO::ConstCPUProcessorRcPtr processorOf(const OCIO::ConstTransformRcPtr& transform,
+                                         OCIO::TransformDirection direction) {
+    return OCIO::Config::CreateRaw()
+        ->getProcessor(transform, direction)
+        ->getOptimizedCPUProcessor(OCIO::BIT_DEPTH_F32, OCIO::BIT_DEPTH_F32,
+                                   OCIO::OPTIMIZATION_LOSSLESS);
+}
+
+std::vector<double> neutralOf(const Decoder& decoder) {
+    std::vector<double> light(kNeutralSteps);
+    for (int i = 0; i < kNeutralSteps; ++i)
+        light[static_cast<std::size_t>(i)] =
+            decoder.neutralAt(static_cast<double>(i) / (kNeutralSteps - 1));
+    return light;
+}
+
+// Light grows faster than signal where a signal is decoded: its middle lies under the chord.
+bool looksLikeDecoding(const std::vector<double>& axis) {
+    const double middle = axis[axis.size() / 2];
+    return middle < 0.5 * (axis.front() + axis.back());
+}
+
+Result<Decoder> decoderOf(const OCIO::ConstTransformRcPtr& transform, TransformSense sense) {
+    try {
+        Decoder decoder;
+        decoder.processor = processorOf(transform, OCIO::TRANSFORM_DIR_FORWARD);
+        decoder.neutral = neutralOf(decoder);
+        if (sense == TransformSense::LightToSignal ||
+            (sense == TransformSense::Auto && !looksLikeDecoding(decoder.neutral))) {
+            decoder.processor = processorOf(transform, OCIO::TRANSFORM_DIR_INVERSE);
+            decoder.neutral = neutralOf(decoder);
+        }
+        return decoder;
+    } catch (const OCIO::Exception& problem) {
+        return unusable({}, std::string("a transform the library can apply (it says: ") +
+                                problem.what() + ")");
+    }
+}
+
+// The rising part of the neutral axis: flat ends, where a table clamps, are left out.
+Result<std::vector<FitPoint>> neutralPoints(const Decoder& decoder) {
+    const auto& light = decoder.neutral;
+    for (const double value : light)
+        if (!std::isfinite(value) || std::abs(value) > 1e12)
+            return unusable("not a number, or beyond all light", "finite light on the grey axis");
+    std::size_t first = 0, last = light.size() - 1;
+    while (first + 1 < light.size() && !(light[first + 1] > light[first]))
+        ++first;
+    while (last > first && !(light[last] > light[last - 1]))
+        --last;
+    std::vector<FitPoint> points;
+    for (std::size_t i = first; i <= last; ++i) {
+        if (i > first && light[i] < light[i - 1] * (1 - 1e-5) - 1e-9)
+            return unusable("light that falls at signal " +
+                                std::to_string(static_cast<double>(i) / (kNeutralSteps - 1)),
+                            "light that rises along the grey axis");
+        if (points.empty() || light[i] > points.back().light.value())
+            points.push_back(
+                {SceneLinear(light[i]), Signal(static_cast<double>(i) / (kNeutralSteps - 1)), 1.0});
+    }
+    if (points.size() < 16 || !(points.back().light.value() > 0))
+        return unusable("a grey axis that hardly rises", "light that rises along the grey axis");
+    return points;
+}
+
+// Linear camera colour to the transform's space, from how light answers each channel alone.
+std::optional<Matrix3> matrixOf(const Decoder& decoder, double low, double high) {
+    const double range = decoder.neutralAt(high) - decoder.neutralAt(low);
+    if (!(std::abs(range) > 1e-9))
+        return std::nullopt;
+    const auto base = decoder.at({low, low, low});
+    Matrix3 matrix{};
+    for (std::size_t c = 0; c < 3; ++c) {
+        std::array<double, 3> signal{low, low, low};
+        signal[c] = high;
+        const auto out = decoder.at(signal);
+        for (std::size_t row = 0; row < 3; ++row)
+            matrix[row][c] = (out[row] - base[row]) / range;
+    }
+    return matrix;
+}
+
+double colourMiss(const Decoder& decoder, const Matrix3& matrix, double low, double high) {
+    double worst = 0;
+    const auto level = [&](int i) { return low + (high - low) * i / (kGridSteps - 1); };
+    for (int i = 0; i < kGridSteps * kGridSteps * kGridSteps; ++i) {
+        const std::array<double, 3> signal{level(i % kGridSteps),
+                                           level(i / kGridSteps % kGridSteps),
+                                           level(i / (kGridSteps * kGridSteps))};
+        const auto out = decoder.at(signal);
+        for (std::size_t row = 0; row < 3; ++row) {
+            double split = 0, size = kMidGrey.value();
+            for (std::size_t c = 0; c < 3; ++c) {
+                const double light = decoder.neutralAt(signal[c]);
+                split += matrix[row][c] * light;
+                size = std::max(size, std::abs(light));
+            }
+            if (split < 0 && out[row] >= 0 && out[row] < 1e-9)
+                continue; // colours outside the space are cut off at black
+            worst = std::max(worst, std::abs(split - out[row]) / size);
+        }
+    }
+    return worst;
+}
+
+Result<std::optional<Gamut>> gamutFrom(const Matrix3& matrix, LightSpace space) {
+    if (space == LightSpace::Own)
+        return std::optional<Gamut>();
+    const auto known = gamutOfSpace(space);
+    const auto gamut = gamutOf(known ? product(rgbToXyz(*known), matrix) : matrix);
+    if (!gamut)
+        return unusable("a matrix that folds colours together", "a matrix that can be inverted");
+    return std::optional(*gamut);
+}
+
+Result<ImportedTransform> takeApart(const OCIO::ConstTransformRcPtr& transform, std::string name,
+                                    const ImportOptions& options) {
+    const auto decoder = decoderOf(transform, options.sense);
+    if (!decoder)
+        return decoder.error();
+    const auto axis = neutralPoints(*decoder);
+    if (!axis)
+        return axis.error();
+    auto points = *axis;
+    const double low = points.front().signal.value(), high = points.back().signal.value();
+    const double at0 = low + 0.35 * (high - low), at1 = low + 0.65 * (high - low);
+    const auto matrix = matrixOf(*decoder, at0, at1);
+    if (!matrix)
+        return unusable("a flat middle", "light that rises along the grey axis");
+    ImportedTransform result;
+    result.name = std::move(name);
+    // Tables clamp far above any scene, and not in every channel at once.
+    const auto bright = std::find_if(points.begin(), points.end(), [](const FitPoint& point) {
+        return point.light.value() > kBrightest;
+    });
+    result.colourMiss =
+        colourMiss(*decoder, *matrix, low, bright == points.end() ? high : bright->signal.value());
+    if (result.splits()) {
+        const auto gamut = gamutFrom(*matrix, options.space);
+        if (!gamut)
+            return gamut.error();
+        result.gamut = *gamut;
+    }
+    if (options.grey) {
+        const double light = decoder->neutralAt(options.grey->value());
+        if (!(light > 0))
+            return unusable("no light at the signal of mid-grey", "a signal inside the curve");
+        for (auto& point : points)
+            point.light = point.light * (kMidGrey.value() / light);
+    }
+    auto curve = fitCurve(points, options.range);
+    if (!curve)
+        return curve.error();
+    result.curve = *std::move(curve);
+    if (high < 1.0 - 1e-9 && options.range == CodeRange::Full)
+        result.curve.curve.end = Signal(high);
+    return result;
+}
+
+Result<OCIO::ConstTransformRcPtr> fromConfig(const std::filesystem::path& path,
+                                             const ImportOptions& options) {
+    try {
+        const auto config = OCIO::Config::CreateFromFile(path.c_str());
+        if (!config->getColorSpace(options.colourSpace.c_str())) {
+            std::string names;
+            for (int i = 0; i < config->getNumColorSpaces() && i < 12; ++i)
+                names += (i ? ", " : "") + std::string(config->getColorSpaceNameByIndex(i));
+            return Error{ErrorCode::UnknownId,
+                         {},
+                         "colour space",
+                         options.colourSpace,
+                         "one of " + names + (config->getNumColorSpaces() > 12 ? " ..." : "")};
+        }
+        const char* target =
+            config->hasRole("aces_interchange") ? "aces_interchange" : OCIO::ROLE_SCENE_LINEAR;
+        return OCIO::ConstTransformRcPtr(
+            config->getProcessor(options.colourSpace.c_str(), target)->createGroupTransform());
+    } catch (const OCIO::Exception& problem) {
+        return unusable({}, std::string("a configuration the library can read (it says: ") +
+                                problem.what() + ")");
+    }
+}
+
+Result<OCIO::ConstTransformRcPtr> fromFile(const std::filesystem::path& path) {
+    auto file = OCIO::FileTransform::Create();
+    file->setSrc(path.c_str());
+    file->setInterpolation(OCIO::INTERP_LINEAR);
+    return OCIO::ConstTransformRcPtr(file);
+}
+
+// Nothing is handed to the library before its size and its numbers have been looked at.
+Outcome lookAt(const std::filesystem::path& path, const std::string& kind) {
+    constexpr std::pair<const char*, LutTextKind> tables[] = {{".cube", LutTextKind::Cube},
+                                                              {".spi1d", LutTextKind::Spi1d},
+                                                              {".spi3d", LutTextKind::Spi3d}};
+    const auto text = readFile(path, kLargestTransform);
+    if (!text)
+        return text.error();
+    for (const auto& [suffix, tableKind] : tables)
+        if (kind == suffix)
+            return checkLutText(*text, tableKind);
+    if (kind == ".clf" || kind == ".ctf" || kind == ".ocio")
+        return Done{};
+    return Error{
+        ErrorCode::WrongFormat, {}, {}, kind, ".cube, .spi1d, .spi3d, .clf, .ctf or .ocio"};
+}
+
+std::string lowered(std::string text) {
+    std::transform(text.begin(), text.end(), text.begin(), [](unsigned char c) {
+        return static_cast<char>(c >= 'A' && c <= 'Z' ? c - 'A' + 'a' : c);
+    });
+    return text;
+}
+
+Error inFile(Error error, const std::filesystem::path& path) {
+    error.file = path.filename().string();
+    return error;
+}
+
+} // namespace
+
+Result<ImportedTransform> importTransform(const std::filesystem::path& path,
+                                          const ImportOptions& options) {
+    ocioQuiet();
+    const auto kind = lowered(path.extension().string());
+    if (auto looked = lookAt(path, kind); !looked)
+        return inFile(looked.error(), path);
+    const auto transform = kind == ".ocio" ? fromConfig(path, options) : fromFile(path);
+    if (!transform)
+        return inFile(transform.error(), path);
+    auto name = kind == ".ocio" ? options.colourSpace : path.stem().string();
+    auto result = takeApart(*transform, std::move(name), options);
+    if (!result)
+        return inFile(result.error(), path);
+    return result;
+}
+
+Result<std::vector<std::string>> colourSpacesOf(const std::filesystem::path& path) {
+    ocioQuiet();
+    if (const auto text = readFile(path, kLargestTransform); !text)
+        return text.error();
+    try {
+        const auto config = OCIO::Config::CreateFromFile(path.c_str());
+        std::vector<std::string> names;
+        for (int i = 0; i < config->getNumColorSpaces(); ++i)
+            names.emplace_back(config->getColorSpaceNameByIndex(i));
+        return names;
+    } catch (const OCIO::Exception& problem) {
+        return inFile(unusable({}, std::string("a configuration the library can read (it says: ") +
+                                       problem.what() + ")"),
+                      path);
+    }
+}
+
+namespace {
+
+OCIO::ConstTransformRcPtr builtIn(const OCIO::ConstBuiltinTransformRegistryRcPtr& registry,
+                                  std::size_t index) {
+    auto transform = OCIO::BuiltinTransform::Create();
+    transform->setStyle(registry->getBuiltinStyle(index));
+    return transform;
+}
+
+} // namespace
+
+std::vector<BuiltIn> builtInTransforms() {
+    ocioQuiet();
+    const auto registry = OCIO::BuiltinTransformRegistry::Get();
+    std::vector<BuiltIn> list;
+    for (std::size_t i = 0; i < registry->getNumBuiltins(); ++i) {
+        BuiltIn item{i, registry->getBuiltinStyle(i), registry->getBuiltinDescription(i), false};
+        const auto decoder = decoderOf(builtIn(registry, i), TransformSense::SignalToLight);
+        // A recorded signal reaches scene light well beyond diffuse white, and not all there is.
+        item.camera = decoder && neutralPoints(*decoder) && looksLikeDecoding(decoder->neutral) &&
+                      decoder->neutral.back() > 1.5;
+        list.push_back(std::move(item));
+    }
+    return list;
+}
+
+Result<ImportedTransform> importBuiltIn(std::size_t index) {
+    ocioQuiet();
+    const auto registry = OCIO::BuiltinTransformRegistry::Get();
+    if (index >= registry->getNumBuiltins())
+        return unusable(std::to_string(index),
+                        "an index from 0 to " + std::to_string(registry->getNumBuiltins() - 1));
+    return takeApart(
+        builtIn(registry, index), registry->getBuiltinStyle(index),
+        {TransformSense::SignalToLight, LightSpace::Ap0, std::nullopt, {}, CodeRange::Full});
+}
+
+} // namespace bslate::io

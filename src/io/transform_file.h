@@ -1,0 +1,72 @@
+#pragma once
+
+#include "core/signal/curve_fit.h"
+#include "core/signal/gamut.h"
+
+#include <filesystem>
+#include <string>
+#include <vector>
+
+/// Colour transforms somebody else wrote, taken apart into what a profile is made of: the curve of
+/// neutral light and the gamut. The files are read by OpenColorIO, which hides behind this header.
+namespace bslate::io {
+
+/// Which way a file goes. Auto looks at the neutral axis: light grows faster than signal.
+enum class TransformSense { Auto, SignalToLight, LightToSignal };
+
+/// The linear light a transform starts or ends in.
+enum class LightSpace {
+    Own, ///< the camera's own primaries: nothing is known of the gamut
+    Ap0,
+    Ap1,
+    Bt709,
+    Bt2020,
+    Xyz ///< CIE XYZ with D65 white at Y = 1
+};
+
+struct ImportOptions {
+    TransformSense sense = TransformSense::Auto;
+    LightSpace space = LightSpace::Ap0;
+    std::optional<Signal> grey; ///< signal of mid-grey; light is scaled so that it is 0.18
+    std::string colourSpace;    ///< of a configuration file; not used for others
+    CodeRange range = CodeRange::Full;
+};
+
+/// A transform as curve and matrix, with what that form misses.
+struct ImportedTransform {
+    std::string name; ///< the file's stem, or what the library calls it
+    FittedCurve curve;
+    std::optional<Gamut> gamut; ///< none in the camera's own space, or without a matrix
+    double colourMiss = 0; ///< worst of the split against the transform over a grid of colours,
+                           ///< relative to the larger of the light and mid-grey
+    /// True when curve and matrix together give what the transform gives (to 1e-3); otherwise only
+    /// the neutral curve can be trusted.
+    [[nodiscard]] bool splits() const { return colourMiss < 1e-3; }
+};
+
+inline constexpr std::uintmax_t kLargestTransform = 64u * 1024u * 1024u;
+
+/// A `.cube`, `.spi1d`, `.spi3d`, `.clf` or `.ctf` file, or an OpenColorIO configuration (`.ocio`;
+/// options.colourSpace says which). Fails with the file, the line where there is one, and what was
+/// expected: unreadable, too large, a size over the limits, an entry that is not a finite number,
+/// a 1D table that does not rise, a neutral axis that does not rise, a singular matrix.
+[[nodiscard]] Result<ImportedTransform> importTransform(const std::filesystem::path& path,
+                                                        const ImportOptions& options = {});
+
+/// The colour spaces of a configuration, in its order.
+[[nodiscard]] Result<std::vector<std::string>> colourSpacesOf(const std::filesystem::path& path);
+
+/// What the installed library knows without any file, in its own order and words.
+struct BuiltIn {
+    std::size_t index = 0;
+    std::string name;
+    std::string about;
+    bool camera = false; ///< it turns a recorded signal into light
+};
+[[nodiscard]] std::vector<BuiltIn> builtInTransforms();
+
+/// Fails with OutOfRange for an index that is not there and for a transform that does not turn a
+/// rising signal into light.
+[[nodiscard]] Result<ImportedTransform> importBuiltIn(std::size_t index);
+
+} // namespace bslate::io
