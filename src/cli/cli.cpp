@@ -49,6 +49,7 @@ void addFit(CLI::App& app, FitOptions& o, Command& chosen) {
     verb->add_option("--nominal", o.nominal, "without a kit: the standard curve to start from");
     verb->add_option("--bits", o.bits, "depth of codes in the readings");
     verb->add_option("--snr", o.snr, "signal-to-noise ratio of the floor");
+    verb->add_option("--note", o.note, "kept with it: when, how lit, which lens");
     verb->add_option("-o,--output", o.output, "write the kit with the measured profile in it");
     verb->add_flag("--json", o.json, "JSON on standard output");
     verb->callback([&] { chosen = [&](std::ostream& out) { return fit(o, out); }; });

@@ -47,6 +47,7 @@ struct FitOptions {
     std::string kit, camera, profile;
     std::string base;    ///< ISO; the camera's first when empty
     std::string nominal; ///< a standard's name, instead of a kit's profile
+    std::string note;    ///< kept with the measurement: when, how lit
     std::string output;  ///< kit to write, with the measured profile in it
     int bits = 10;       ///< of codes in the readings
     double snr = 2.0;

@@ -59,6 +59,7 @@ Result<int> precision(const PrecisionOptions& options, std::ostream& out) {
     for (const auto& row : found.stops)
         node["rows"].push_back(rowJson(row));
     node["chroma_gain"] = found.chromaGain;
+    node["chroma_samples_per_pixel"] = found.chromaSamples;
     node["bands"] = found.bands;
     node["eight_bit_log"] = nameOf(eight);
     out << node.dump(2) << "\n";

@@ -90,15 +90,6 @@ Json fitJson(const SeriesFit& fit, const std::vector<SeriesReading>& readings) {
     return node;
 }
 
-// The last step of the camera's zebra that warns before the measured clip.
-std::optional<ZebraSetting> guardZebra(const Camera& camera, const SeriesFit& fit) {
-    const auto clip = fit.firstClip();
-    if (!clip)
-        return std::nullopt;
-    return onZebraDial(camera.zebra, levelAt(fit.curve, *clip - kNearClip, BitDepth{10}),
-                       Rounding::Below);
-}
-
 void tell(const Json& node, std::ostream& out) {
     out << node["form"].get<std::string>() << ", rms " << fixedText(node["rms_codes_10bit"], 2)
         << " codes of 10 bits, " << node["outliers"].get<int>() << " outliers, "
@@ -158,8 +149,8 @@ Result<int> fit(const FitOptions& options, std::ostream& out) {
         return inFile(fitted.error());
     Json node = fitJson(*fitted, *readings);
     if (bench->camera)
-        if (const auto zebra = guardZebra(*bench->camera, *fitted); zebra && zebra->reachable)
-            node["zebra_guard_percent"] = zebra->set.value();
+        if (const auto zebra = guardAfterTest(*bench->camera, *fitted))
+            node["zebra_guard_percent"] = zebra->value();
     if (!options.output.empty())
         if (const auto saved = writeMeasured(options, *bench, *fitted, *readings); !saved)
             return saved.error();

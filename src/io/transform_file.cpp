@@ -289,6 +289,29 @@ Result<ImportedTransform> importTransform(const std::filesystem::path& path,
     return result;
 }
 
+Result<std::vector<std::array<double, 3>>>
+throughTransform(const std::filesystem::path& path,
+                 const std::vector<std::array<double, 3>>& colours) {
+    ocioQuiet();
+    if (auto looked = lookAt(path, lowered(path.extension().string())); !looked)
+        return inFile(looked.error(), path);
+    try {
+        const auto processor = processorOf(*fromFile(path), OCIO::TRANSFORM_DIR_FORWARD);
+        std::vector<std::array<double, 3>> out;
+        for (const auto& colour : colours) {
+            float rgb[3] = {static_cast<float>(colour[0]), static_cast<float>(colour[1]),
+                            static_cast<float>(colour[2])};
+            processor->applyRGB(rgb);
+            out.push_back({rgb[0], rgb[1], rgb[2]});
+        }
+        return out;
+    } catch (const OCIO::Exception& problem) {
+        return inFile(unusable({}, std::string("a transform the library can apply (it says: ") +
+                                       problem.what() + ")"),
+                      path);
+    }
+}
+
 Result<std::vector<std::string>> colourSpacesOf(const std::filesystem::path& path) {
     ocioQuiet();
     if (const auto text = readFile(path, kLargestTransform); !text)

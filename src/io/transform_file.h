@@ -3,6 +3,7 @@
 #include "core/signal/curve_fit.h"
 #include "core/signal/gamut.h"
 
+#include <array>
 #include <filesystem>
 #include <string>
 #include <vector>
@@ -52,6 +53,12 @@ inline constexpr std::uintmax_t kLargestTransform = 64u * 1024u * 1024u;
 /// a 1D table that does not rise, a neutral axis that does not rise, a singular matrix.
 [[nodiscard]] Result<ImportedTransform> importTransform(const std::filesystem::path& path,
                                                         const ImportOptions& options = {});
+
+/// Colours through a LUT or transform file as it stands, whatever it does: for looking at what
+/// somebody else will see. Fails as importTransform() does.
+[[nodiscard]] Result<std::vector<std::array<double, 3>>>
+throughTransform(const std::filesystem::path& path,
+                 const std::vector<std::array<double, 3>>& colours);
 
 /// The colour spaces of a configuration, in its order.
 [[nodiscard]] Result<std::vector<std::string>> colourSpacesOf(const std::filesystem::path& path);

@@ -141,7 +141,7 @@ TEST_F(Story, ByMouse) {
     card->setAttribute(Qt::WA_DeleteOnClose, false);
     card->savePdf(file("2A.pdf"));
     EXPECT_TRUE(QFile::exists(file("2A.pdf")));
-    window->writeLut(file("2A.cube"), io::LutShape::Cube65);
+    window->writeLut(file("2A.cube"), io::LutFormat::Cube65);
     EXPECT_GT(QFile(file("2A.cube")).size(), 5'000'000);
 }
 

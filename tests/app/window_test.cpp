@@ -246,11 +246,11 @@ TEST_F(Window, TheCardIsPrintedCopiedAndCarriesWhatWasAccepted) {
 }
 
 TEST_F(Window, TheRatingLutIsWrittenFromTheWindow) {
-    window->writeLut(file("2a.cube"), io::LutShape::Cube33);
+    window->writeLut(file("2a.cube"), io::LutFormat::Cube33);
     QFile cube(file("2a.cube"));
     ASSERT_TRUE(cube.open(QIODevice::ReadOnly));
     EXPECT_TRUE(cube.readLine().startsWith("TITLE \"Slack Water 2A"));
-    window->writeLut(file("nowhere/2a.cube"), io::LutShape::Cube33);
+    window->writeLut(file("nowhere/2a.cube"), io::LutFormat::Cube33);
     EXPECT_TRUE(window->notice().message().contains(QStringLiteral("cannot be written")));
 }
 

@@ -2,7 +2,7 @@
 #include "core/verdict/evaluation.h"
 #include "io/cube_file.h"
 #include "io/files.h"
-#include "io/rating_lut_file.h"
+#include "io/lut_file.h"
 #include "io/shoot_json.h"
 #include "support/library_log.h"
 #include "support/sample_shoot.h"
@@ -108,14 +108,14 @@ TEST(RatingLutFile, AgreesWithTheTransformBuiltInTheLibrary) {
 TEST(RatingLutFile, SaysWhatItIsAndFollowsTheSetup) {
     Shoot shoot = sample::shoot();
     shoot.setups[0].rating = ExposureIndex(400);
-    const auto text = ratingLutText(shoot, shoot.setups[0], LutShape::Cube33);
+    const auto text = lutText(shoot, shoot.setups[0], LutFormat::Cube33);
     ASSERT_TRUE(text.ok());
     EXPECT_EQ(text->find("TITLE \"sample 2A index EI 400 to BT.709\""), 0u);
     EXPECT_NE(text->find("Rating undone: -1.0 stops"), std::string::npos);
     EXPECT_NE(text->find("LUT_3D_SIZE 33"), std::string::npos);
     EXPECT_EQ(std::count(text->begin(), text->end(), '\n'), 33 * 33 * 33 + 8);
     shoot.setups[0].profile = "gone";
-    EXPECT_FALSE(ratingLutText(shoot, shoot.setups[0], LutShape::Cube33).ok());
+    EXPECT_FALSE(lutText(shoot, shoot.setups[0], LutFormat::Cube33).ok());
 }
 
 } // namespace

@@ -6,12 +6,15 @@
 #include "app/shell/setup_rail.h"
 #include "app/shell/step_bar.h"
 #include "app/shell/verdict_panel.h"
+#include "app/views/body_test/body_test_view.h"
 #include "app/views/brief/brief_view.h"
 #include "app/views/cadence/cadence_view.h"
 #include "app/views/compare/compare_dialog.h"
+#include "app/views/kit/kit_pages.h"
 #include "app/views/kit/kit_view.h"
 #include "app/views/light/light_canvas.h"
 #include "app/views/light/light_view.h"
+#include "app/views/profiles/profiles_view.h"
 #include "app/views/record/record_view.h"
 
 #include <QApplication>
@@ -35,12 +38,16 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
     , m_settings(settings)
     , m_actions(m_document)
     , m_kitActions(m_document)
+    , m_profileActions(m_kitActions)
     , m_files(m_document, settings, scratch)
     , m_steps(new StepBar(style))
     , m_rail(new SetupRail(m_document, style))
     , m_stack(new QStackedWidget)
     , m_brief(new BriefView(m_actions, style))
     , m_kit(new KitView(m_kitActions, style))
+    , m_profiles(new ProfilesView(m_profileActions, style))
+    , m_bodyTest(new BodyTestView(m_profileActions, style))
+    , m_kitPages(new KitPages(style, m_kit, m_profiles, m_bodyTest))
     , m_cadence(new CadenceView(m_actions, style))
     , m_light(new LightView(m_actions, style))
     , m_record(new RecordView(m_actions, style))
@@ -73,7 +80,7 @@ void MainWindow::assemble() {
         m_views[step] = view;
     };
     add(Brief, tr("Brief"), m_brief);
-    add(Kit, tr("Kit"), m_kit);
+    add(Kit, tr("Kit"), m_kitPages);
     add(Cadence, tr("Cadence"), m_cadence);
     add(Light, tr("Light"), m_light);
     add(Record, tr("Record"), m_record);
@@ -115,8 +122,14 @@ void MainWindow::connectParts() {
     connect(m_brief, &BriefView::refused, this, tellProblem);
     connect(m_kit, &KitView::refused, this, tellProblem);
     connect(&m_kitActions, &KitActions::refused, this, tellProblem);
-    connect(&m_kitActions, &KitActions::told, this,
-            [this](const QString& message) { m_notice->tell(message, false); });
+    connect(&m_profileActions, &ProfileActions::refused, this, tellProblem);
+    connect(m_profiles, &ProfilesView::refused, this, tellProblem);
+    connect(m_profiles, &ProfilesView::lutRequested, this, &MainWindow::askLut);
+    connect(m_bodyTest, &BodyTestView::refused, this, tellProblem);
+    const auto tell = [this](const QString& message) { m_notice->tell(message, false); };
+    connect(&m_profileActions, &ProfileActions::told, this, tell);
+    connect(m_bodyTest, &BodyTestView::told, this, tell);
+    connect(&m_kitActions, &KitActions::told, this, tell);
     connect(m_record, &RecordView::compareRequested, this, &MainWindow::compareSetups);
     connect(&m_files, &FileKeeper::autosaveFailed, this, tellProblem);
     connect(&m_document, &ShootDocument::fileChanged, this, &MainWindow::updateTitle);

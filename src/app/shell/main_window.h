@@ -3,8 +3,9 @@
 #include "app/document/actions.h"
 #include "app/document/file_keeper.h"
 #include "app/document/kit_actions.h"
+#include "app/document/profile_actions.h"
 #include "app/style/style.h"
-#include "io/rating_lut_file.h"
+#include "io/lut_file.h"
 
 #include <QMainWindow>
 
@@ -15,13 +16,16 @@ class QStackedWidget;
 
 namespace bslate::app {
 
+class BodyTestView;
 class BriefView;
 class CadenceView;
 class CardDialog;
 class DialInPanel;
+class KitPages;
 class KitView;
 class LightView;
 class NoticeBar;
+class ProfilesView;
 class RecordView;
 class SetupRail;
 class StepBar;
@@ -44,6 +48,9 @@ public:
     [[nodiscard]] CadenceView& cadence() { return *m_cadence; }
     [[nodiscard]] LightView& light() { return *m_light; }
     [[nodiscard]] KitView& kit() { return *m_kit; }
+    [[nodiscard]] KitPages& kitPages() { return *m_kitPages; }
+    [[nodiscard]] ProfilesView& profiles() { return *m_profiles; }
+    [[nodiscard]] BodyTestView& bodyTest() { return *m_bodyTest; }
     [[nodiscard]] RecordView& record() { return *m_record; }
     [[nodiscard]] NoticeBar& notice() { return *m_notice; }
     [[nodiscard]] VerdictPanel& verdict() { return *m_verdict; }
@@ -61,7 +68,8 @@ public:
     void askOpen();
     void askKit();
     void askLut();
-    void writeLut(const QString& path, io::LutShape shape);
+    /// `look` is the id of a recipe, or empty for the plain display.
+    void writeLut(const QString& path, io::LutFormat format, const QString& look = {});
     [[nodiscard]] CardDialog* makeCard();
     void editSetup();
     void editShoot();
@@ -90,12 +98,16 @@ private:
     ShootDocument m_document;
     Actions m_actions;
     KitActions m_kitActions;
+    ProfileActions m_profileActions;
     FileKeeper m_files;
     StepBar* m_steps;
     SetupRail* m_rail;
     QStackedWidget* m_stack;
     BriefView* m_brief;
     KitView* m_kit;
+    ProfilesView* m_profiles;
+    BodyTestView* m_bodyTest;
+    KitPages* m_kitPages;
     CadenceView* m_cadence;
     LightView* m_light;
     RecordView* m_record;

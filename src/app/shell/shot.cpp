@@ -4,6 +4,7 @@
 #include "app/shell/verdict_panel.h"
 #include "app/views/card/card_dialog.h"
 #include "app/views/help/help_sheets.h"
+#include "app/views/kit/kit_pages.h"
 
 #include <QApplication>
 #include <QDialog>
@@ -28,6 +29,14 @@ QWidget* viewWidget(MainWindow& window, const QString& view) {
     for (const auto& [name, step] : steps)
         if (view == QLatin1String(name)) {
             window.showStep(step);
+            return &window;
+        }
+    const std::pair<const char*, int> pages[] = {{"profiles", KitPages::Profiles},
+                                                 {"body-test", KitPages::BodyTest}};
+    for (const auto& [name, page] : pages)
+        if (view == QLatin1String(name)) {
+            window.showStep(MainWindow::Kit);
+            window.kitPages().showPage(page);
             return &window;
         }
     if (view == QStringLiteral("compare")) {
@@ -57,9 +66,9 @@ bool takeShot(MainWindow& window, const Shot& shot) {
     settle();
     auto* widget = viewWidget(window, shot.view);
     if (!widget) {
-        std::cerr
-            << "bright-slate: --view: no such view \"" << shot.view.toStdString()
-            << "\"; expected brief, kit, cadence, light, record, compare, card, keys or cautions\n";
+        std::cerr << "bright-slate: --view: no such view \"" << shot.view.toStdString()
+                  << "\"; expected brief, kit, profiles, body-test, cadence, light, record, "
+                     "compare, card, keys or cautions\n";
         return false;
     }
     window.verdict().refresh();

@@ -6,8 +6,9 @@
 #include "app/shell/setup_sheet.h"
 #include "app/shell/shoot_sheet.h"
 #include "app/views/card/card_dialog.h"
+#include "app/views/lut/lut_dialog.h"
 #include "io/files.h"
-#include "io/rating_lut_file.h"
+#include "io/lut_file.h"
 
 #include <QClipboard>
 #include <QFileDialog>
@@ -92,25 +93,18 @@ void MainWindow::askLut() {
     const auto* setup = m_document.setup();
     if (!setup)
         return m_notice->tell(tr("A rating LUT belongs to a setup: add one first."), true);
-    QString kind;
-    const QString path = QFileDialog::getSaveFileName(
-        this, tr("Write the rating LUT"), toQt(setup->number) + QStringLiteral("-rating.cube"),
-        tr("33 points (*.cube);;65 points (*.cube);;1D, neutral (*.cube)"), &kind);
-    if (path.isEmpty())
-        return;
-    writeLut(path, kind.startsWith(QStringLiteral("65"))   ? io::LutShape::Cube65
-                   : kind.startsWith(QStringLiteral("1D")) ? io::LutShape::Neutral1d
-                                                           : io::LutShape::Cube33);
+    LutDialog dialog(m_document.shoot(), *setup, this);
+    connect(&dialog, &LutDialog::writeRequested, this, &MainWindow::writeLut);
+    dialog.exec();
 }
 
-void MainWindow::writeLut(const QString& path, io::LutShape shape) {
+void MainWindow::writeLut(const QString& path, io::LutFormat format, const QString& look) {
     const auto* setup = m_document.setup();
     if (!setup)
         return;
-    const auto text = io::ratingLutText(m_document.shoot(), *setup, shape);
+    const auto text = io::lutText(m_document.shoot(), *setup, format, fromQt(look));
     const auto done = text ? io::writeFileAtomically(fromQt(path), *text) : Outcome(text.error());
-    m_notice->tell(done ? tr("Rating LUT written to %1").arg(path) : messageOf(done.error()),
-                   !done);
+    m_notice->tell(done ? tr("LUT written to %1").arg(path) : messageOf(done.error()), !done);
 }
 
 CardDialog* MainWindow::makeCard() {

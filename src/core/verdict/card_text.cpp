@@ -18,11 +18,6 @@ std::size_t characters(const std::string& text) {
     }));
 }
 
-std::string padded(const std::string& text, std::size_t width) {
-    const auto length = characters(text);
-    return length < width ? text + std::string(width - length, ' ') : text + " ";
-}
-
 std::string stateText(const PatchPlacement& patch, const Translator& translate) {
     if (patch.state == PatchState::Clipped)
         return say(translate, "lost") + " " + printPlain(patch.headroom);
@@ -41,6 +36,11 @@ void appendList(std::string& text, const std::string& heading,
 }
 
 } // namespace
+
+std::string padded(const std::string& text, std::size_t width) {
+    const auto length = characters(text);
+    return length < width ? text + std::string(width - length, ' ') : text + " ";
+}
 
 Card cardOf(const Shoot& shoot, const Setup& setup, const Translator& translate) {
     Card card;
@@ -77,6 +77,8 @@ std::string cardText(const Card& card, const Translator& translate) {
     if (!card.dials.after.empty())
         text += say(translate, "* changed since") + std::string(" ") + card.dials.after + "\n";
     appendList(text, say(translate, "Where the scene lands (stops viewed, level)"), card.patches);
+    for (const auto& list : card.lists)
+        appendList(text, list.heading, list.lines);
     appendList(text, say(translate, "Accepted on purpose"), card.accepted);
     appendList(text, say(translate, "Still open"), card.open);
     appendList(text, say(translate, "Tell grading"), card.grading);

@@ -9,7 +9,6 @@
 namespace bslate {
 namespace {
 
-constexpr double kFullGrade = 1.5;   // contrast a full grade adds
 constexpr double kNormalGain = 1.25; // chroma gain that a normal matrix stays under
 
 Signal signalOfCode(double code, CodeRange range, BitDepth depth) {
@@ -45,6 +44,9 @@ Precision precisionAt(const SetupContext& context, BitDepth depth, double contra
     const auto matrix = convert(context.profile->gamut, gamutBt709());
     for (std::size_t row = 0; row < 3; ++row)
         result.chromaGain[row] = std::hypot(matrix[row][0], matrix[row][1], matrix[row][2]);
+    result.chromaSamples = context.codec->chroma == Chroma::C420   ? 0.25
+                           : context.codec->chroma == Chroma::C422 ? 0.5
+                                                                   : 1.0;
     const double low = std::ceil(at.noiseFloor.value()), high = std::floor(at.clip.value() - 0.5);
     for (double stops = low; stops <= high; stops += 1) {
         const auto row = rowAt(context, at, depth, Stops(stops), contrast);
@@ -91,8 +93,7 @@ EightBitAnswer answerFor(const Precision& precision, const Evaluation& at) {
 
 EightBits eightBits(const SetupContext& context, GradeWeight weight) {
     EightBits result;
-    result.graded =
-        precisionAt(context, BitDepth{8}, weight == GradeWeight::Full ? kFullGrade : 1.0);
+    result.graded = precisionAt(context, BitDepth{8}, contrastOf(weight));
     result.answer = answerFor(result.graded, evaluate(context));
     return result;
 }

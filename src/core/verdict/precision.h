@@ -29,7 +29,8 @@ struct Precision {
     /// How much the matrix to the BT.709 display multiplies chroma steps and noise, for red, green
     /// and blue: the norms of its rows. 1 for a recording in BT.709.
     std::array<double, 3> chromaGain{};
-    Stops firstBand{0}; ///< lowest and highest stop that bands; equal when only one does
+    double chromaSamples = 1; ///< colour samples for each pixel: 0.5 for 4:2:2, 0.25 for 4:2:0
+    Stops firstBand{0};       ///< lowest and highest stop that bands; equal when only one does
     Stops lastBand{0};
     bool bands = false;
 };
@@ -47,12 +48,17 @@ enum class EightBitAnswer {
     OnlyIfNailed, ///< bands only outside the stops the scene uses: exposure must not miss
     Never         ///< bands where the scene is
 };
+/// How much a grade stretches contrast: half again for a full one, not at all for others (common
+/// practice, no source).
+[[nodiscard]] constexpr double contrastOf(GradeWeight weight) {
+    return weight == GradeWeight::Full ? 1.5 : 1.0;
+}
+
 struct EightBits {
     EightBitAnswer answer = EightBitAnswer::Enough;
     Precision graded; ///< at 8 bits, after the grade has stretched it
 };
-/// `weight` is how heavily: a full grade stretches contrast by half again before judging (common
-/// practice, no source), a light one not at all.
+/// Judged after contrastOf(weight).
 [[nodiscard]] EightBits eightBits(const SetupContext& context, GradeWeight weight);
 
 } // namespace bslate

@@ -41,6 +41,15 @@ ZebraSetting onZebraDial(const ZebraDial& dial, Level exact, Rounding rounding) 
     return {std::clamp(set, dial.lowest, dial.highest), set >= dial.lowest && set <= dial.highest};
 }
 
+std::optional<Level> guardAfterTest(const Camera& camera, const SeriesFit& fit) {
+    const auto clip = fit.firstClip();
+    if (!clip)
+        return std::nullopt;
+    const auto zebra = onZebraDial(
+        camera.zebra, levelAt(fit.curve, *clip - kNearClip, BitDepth{10}), Rounding::Below);
+    return zebra.reachable ? std::optional(zebra.set) : std::nullopt;
+}
+
 ZebraValue zebraAt(const SetupContext& context, const Evaluation& at, ZebraUse use, Stops place) {
     ZebraValue zebra;
     zebra.use = use;

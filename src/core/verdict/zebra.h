@@ -26,6 +26,10 @@ struct ZebraSetting {
 };
 [[nodiscard]] ZebraSetting onZebraDial(const ZebraDial& dial, Level exact, Rounding rounding);
 
+/// The last step of the camera's zebra that warns before the clip a test found; nothing when no
+/// channel clipped or the dial does not go there.
+[[nodiscard]] std::optional<Level> guardAfterTest(const Camera& camera, const SeriesFit& fit);
+
 /// The zebra that marks light at `place`, where the camera measures it.
 [[nodiscard]] ZebraValue zebraAt(const SetupContext& context, const Evaluation& at, ZebraUse use,
                                  Stops place);

@@ -74,7 +74,7 @@ TEST(EightBits, TheAnswerFollowsNoiseGradeAndScene) {
     bench.shoot.kit.profiles[0].gamut = gamutBt709();
     bench.shoot.setups[0].rating = bench.shoot.setups[0].base;
     const auto answer = [&](GradeWeight graded) {
-        return eightBitAnswer(*resolve(bench.shoot, bench.shoot.setups[0]), graded);
+        return eightBits(*resolve(bench.shoot, bench.shoot.setups[0]), graded).answer;
     };
     bench.camera.bases[0].sensor = {Electrons(3000), Electrons(10), 0, Stops(6.1)};
     EXPECT_EQ(answer(GradeWeight::Light), EightBitAnswer::Enough) << "noise hides every step";

@@ -37,6 +37,8 @@ public:
         y += 10;
         y = list(y, QObject::tr("Where the scene lands (stops viewed, level)"), m_card.patches,
                  m_t.sky, true);
+        for (const auto& more : m_card.lists)
+            y = list(y, toQt(more.heading), more.lines, m_t.sky, more.columns);
         y = list(y, QObject::tr("Accepted on purpose"), m_card.accepted, m_t.coral, false);
         y = list(y, QObject::tr("Still open"), m_card.open, m_t.coral, false);
         y = list(y, QObject::tr("Tell grading"), m_card.grading, m_t.sea, false);

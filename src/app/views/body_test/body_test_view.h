@@ -1,0 +1,76 @@
+#pragma once
+
+#include "app/document/profile_actions.h"
+#include "app/style/style.h"
+
+#include <QWidget>
+
+#include <functional>
+#include <optional>
+
+class QComboBox;
+class QLabel;
+class QLineEdit;
+class QPlainTextEdit;
+class QPushButton;
+
+namespace bslate::app {
+
+class FitPicture;
+
+/// Testing one's own body: the card that says what to record, the readings as typed, pasted or
+/// read from a file, the curve that fits them, and the measured profile kept beside the nominal.
+class BodyTestView : public QWidget {
+    Q_OBJECT
+
+public:
+    BodyTestView(ProfileActions& actions, const Style& style, QWidget* parent = nullptr);
+
+    void refresh();
+    void setReadings(const QString& csv);
+    void openReadings(const QString& path);
+    void fit();
+    void keep();
+    [[nodiscard]] QString finding() const;
+    [[nodiscard]] const std::optional<SeriesFit>& fitted() const { return m_fit; }
+    /// Shows the series card; null when there is nothing to plan for.
+    class CardDialog* showCard();
+
+    void setAskForFile(std::function<QString()> ask) { m_ask = std::move(ask); }
+
+signals:
+    void refused(const QString& message);
+    void told(const QString& message);
+
+protected:
+    void showEvent(QShowEvent* event) override;
+    void paintEvent(QPaintEvent* event) override;
+
+private:
+    QWidget* buildSide();
+    void fillCameras();
+    void fillProfiles();
+    void recall();
+    void tell();
+    void refuse(const QString& message);
+    [[nodiscard]] const Camera* camera() const;
+    [[nodiscard]] const Profile* profile() const;
+    [[nodiscard]] const BaseIso* base() const;
+
+    ProfileActions& m_actions;
+    const Style& m_style;
+    QComboBox* m_camera;
+    QComboBox* m_profile;
+    QComboBox* m_base;
+    QLineEdit* m_note;
+    QPlainTextEdit* m_readings;
+    QLabel* m_finding;
+    QPushButton* m_keep;
+    FitPicture* m_picture;
+    std::vector<SeriesReading> m_read;
+    std::optional<SeriesFit> m_fit;
+    QString m_recalled; ///< the readings as they were recalled from the kit
+    std::function<QString()> m_ask;
+};
+
+} // namespace bslate::app
