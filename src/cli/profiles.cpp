@@ -110,9 +110,11 @@ void tell(const Json& node, std::ostream& out) {
 
 Outcome writeMeasured(const FitOptions& options, const Bench& bench, const SeriesFit& fit,
                       const std::vector<SeriesReading>& readings) {
-    const Measurement measured{options.camera, options.profile, bench.base,  {},
-                               fit.clip,       fit.noiseFloor,  options.snr, fit.shift,
-                               fit.flare,      fit.rms,         readings};
+    Measurement measured = measurementOf(fit, readings, options.snr);
+    measured.camera = options.camera;
+    measured.nominal = options.profile;
+    measured.base = bench.base;
+    measured.note = options.note;
     const auto kit = withMeasured(bench.kit, measured, fit.curve);
     if (!kit)
         return kit.error();

@@ -284,10 +284,10 @@ std::string writeReadings(const std::vector<SeriesReading>& readings, CodeRange 
     std::string text = "stop,red_percent,green_percent,blue_percent,noise_percent\n";
     const BitDepth depth{10};
     const auto percent = [&](Signal signal) {
-        return fixedText(levelOf(signal, range, depth).value(), 3);
+        return fixedText(levelOf(signal, range, depth).value(), 2);
     };
     for (const auto& reading : readings) {
-        text += fixedText(reading.stops.value(), 3);
+        text += fixedText(reading.stops.value(), 2);
         for (const auto value : reading.rgb)
             text += "," + percent(value);
         text += ",";

@@ -47,6 +47,8 @@ TEST_F(Window, ARemedyIsOneClickAndOneUndo) {
         if (button->text().startsWith(QStringLiteral("Rate EI 640")))
             cure = button;
     ASSERT_NE(cure, nullptr);
+    cure->setFocus(); // scrolls it into view
+    QTest::qWait(1);
     QTest::mouseClick(cure, Qt::LeftButton);
     EXPECT_EQ(setup().rating, ExposureIndex(640));
     EXPECT_EQ(rowOf(*this, "patch-clipped:sky"), nullptr);

@@ -19,6 +19,19 @@ constexpr int kSettleMs = 25;
 QString counted(int count, const QString& one, const QString& many) {
     return QStringLiteral("%1 %2").arg(count).arg(count == 1 ? one : many);
 }
+
+// Whose numbers the verdict rests on.
+QString sourceText(CurveSource source) {
+    switch (source) {
+    case CurveSource::Nominal:
+        return VerdictPanel::tr("by the printed numbers of this profile");
+    case CurveSource::Measured:
+        return VerdictPanel::tr("by the numbers measured on this body");
+    case CurveSource::MeasuredElsewhere:
+        break;
+    }
+    return VerdictPanel::tr("by a curve measured elsewhere, printed clip and noise");
+}
 } // namespace
 
 VerdictPanel::VerdictPanel(Actions& actions, const Style& style, QWidget* parent)
@@ -27,6 +40,7 @@ VerdictPanel::VerdictPanel(Actions& actions, const Style& style, QWidget* parent
     , m_style(style)
     , m_title(new QLabel(tr("Verdict")))
     , m_counts(new QLabel)
+    , m_source(new QLabel)
     , m_scroll(new QScrollArea)
     , m_list(new QWidget)
     , m_column(new QVBoxLayout(m_list))
@@ -43,6 +57,10 @@ VerdictPanel::VerdictPanel(Actions& actions, const Style& style, QWidget* parent
     head->addWidget(m_counts);
     head->addSpacing(8);
     column->addLayout(head);
+    m_source->setObjectName(QStringLiteral("curve-source"));
+    m_source->setFont(Style::font(TextRole::Secondary));
+    m_source->setForegroundRole(QPalette::PlaceholderText);
+    column->addWidget(m_source);
     m_column->setContentsMargins(0, 0, 4, 0);
     m_column->setSpacing(2);
     m_column->addStretch(1);
@@ -108,6 +126,8 @@ void VerdictPanel::refresh() {
     } else {
         m_counts->setText(tr("nothing to judge"));
     }
+    m_source->setText(verdict && verdict->evaluation ? sourceText(verdict->evaluation->curveSource)
+                                                     : QString());
     for (auto i = static_cast<qsizetype>(used); i < m_rows.size(); ++i)
         m_rows[i]->hide();
 }

@@ -36,6 +36,7 @@ private:
     const Style& m_style;
     QLabel* m_title;
     QLabel* m_counts;
+    QLabel* m_source; ///< of the curve
     QScrollArea* m_scroll;
     QWidget* m_list;
     QVBoxLayout* m_column;

@@ -131,6 +131,7 @@ void Style::applyTo(QApplication& application) const {
             "QPushButton:focus,QToolButton:focus,QLineEdit:focus,QComboBox:focus{"
             "border:1px solid %5}"
             "QPushButton:disabled{color:%6}"
+            "QPushButton:checked{background:%7;border-color:%5;color:%5}"
             "QLineEdit,QComboBox,QPlainTextEdit{background:%7;color:%2;border:1px solid %4;"
             "border-radius:4px;padding:3px 6px;selection-background-color:%5;"
             "selection-color:%7}"

@@ -21,6 +21,10 @@ namespace bslate {
 [[nodiscard]] Result<Kit> withProfile(const Kit& kit, Profile profile,
                                       const std::vector<std::string>& cameras);
 
+/// What a test found, still without the body, profile and base it belongs to.
+[[nodiscard]] Measurement measurementOf(const SeriesFit& fit, std::vector<SeriesReading> readings,
+                                        double snr);
+
 /// `kit` with a measured profile standing beside the nominal one it names: on the same body,
 /// wherever modes, ISO rules and constraints speak of the nominal one. An earlier measurement of
 /// the same body, profile and base is replaced and keeps its id. Fails with UnknownId when the

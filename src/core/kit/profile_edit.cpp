@@ -78,6 +78,18 @@ Result<Kit> withProfile(const Kit& kit, Profile profile, const std::vector<std::
     return result;
 }
 
+Measurement measurementOf(const SeriesFit& fit, std::vector<SeriesReading> readings, double snr) {
+    Measurement measured;
+    measured.clip = fit.clip;
+    measured.noiseFloor = fit.noiseFloor;
+    measured.snr = snr;
+    measured.shift = fit.shift;
+    measured.flare = fit.flare;
+    measured.rms = fit.rms;
+    measured.readings = std::move(readings);
+    return measured;
+}
+
 Result<Kit> withMeasured(const Kit& kit, const Measurement& measurement, const Curve& curve) {
     Kit result = kit;
     auto* camera = findById(result.cameras, measurement.camera);

@@ -181,8 +181,8 @@ std::vector<double> missesOf(const Curve& curve, const std::vector<Point>& point
     return misses;
 }
 
-// What the neighbours on both sides say a reading should be: the straight line between the medians
-// of three. Catches gross errors before any curve is known.
+// Catches gross errors before any curve is known: what the nominal curve misses smoothly is the
+// body's own curve, what it misses at one reading alone is that reading's fault.
 std::vector<double> firstWeights(const std::vector<Point>& points, const Curve& nominal,
                                  const Offset& offset) {
     std::vector<double> misses;
@@ -192,7 +192,6 @@ std::vector<double> firstWeights(const std::vector<Point>& points, const Curve& 
             encode(nominal, SceneLinear(kMidGrey.value() * std::exp2(point.stops + offset.shift) +
                                         offset.flare))
                 .value());
-    // What the nominal curve misses smoothly is the body's own curve; what it misses alone is not.
     std::vector<double> weights(points.size(), 1.0), rough(points.size());
     for (std::size_t i = 0; i < points.size(); ++i) {
         std::vector<double> near;

@@ -63,11 +63,11 @@ RampShape worstRamp(const Precision& precision, const Evaluation& at) {
         if (seen <= worst)
             continue;
         worst = seen;
-        shape.low = row.recorded - Stops(1);
+        shape.low = row.recorded - Stops(0.5);
     }
-    const Stops top = std::max(at.clip - Stops(2.05), at.noiseFloor);
+    const Stops top = std::max(at.clip - Stops(1.05), at.noiseFloor);
     shape.low = std::clamp(shape.low, std::min(at.noiseFloor, top), top);
-    shape.high = shape.low + Stops(2);
+    shape.high = shape.low + Stops(1);
     return shape;
 }
 

@@ -13,10 +13,10 @@ struct RampShape {
     int width = 600; ///< pixels, at least 2
     int height = 40; ///< pixels, at least 1
     Stops low{0};    ///< recorded stops at the left edge
-    Stops high{2};   ///< and at the right
+    Stops high{1};   ///< and at the right
 };
 
-/// The two stops where one code is the biggest step on the display without noise to hide it, kept
+/// The stop in which one code is the biggest step on the display without noise to hide it, kept
 /// inside what the recording holds: where an 8-bit sky breaks first.
 [[nodiscard]] RampShape worstRamp(const Precision& precision, const Evaluation& at);
 

@@ -6,6 +6,7 @@
 #include "app/views/body_test/series_card.h"
 #include "app/views/card/card_dialog.h"
 #include "core/base/find_by_id.h"
+#include "core/kit/edit.h"
 #include "core/quantity/print.h"
 #include "core/verdict/zebra.h"
 #include "io/files.h"
@@ -93,8 +94,11 @@ QWidget* BodyTestView::buildSide() {
     button(new QPushButton(tr("What to record\u2026")), "test-card", [this] { showCard(); });
     m_readings->setObjectName(QStringLiteral("readings"));
     m_readings->setAccessibleName(tr("Readings"));
-    m_readings->setFont(Style::font(TextRole::Secondary));
+    QFont mono = Style::font(TextRole::Value);
+    mono.setPixelSize(12);
+    m_readings->setFont(mono);
     m_readings->setTabChangesFocus(true);
+    m_readings->setLineWrapMode(QPlainTextEdit::NoWrap);
     m_readings->setPlaceholderText(
         tr("Type or paste what the waveform read, a line a frame:\n\nstop, percent, noise\n"
            "-6, 8.2, 0.41\n-5, 11.0, 0.40\n\nor stop, red, green, blue, noise.\nCodes of 10 bits "
@@ -147,7 +151,9 @@ void BodyTestView::fillCameras() {
         // A body that has been tested shows its test; else the setup's.
         for (const auto& known : kit.profiles)
             if (known.measured)
-                wanted = toQt(known.measured->camera);
+                m_first = *known.measured;
+        if (m_first)
+            wanted = toQt(m_first->camera);
         if (wanted.isEmpty() && m_actions.document().setup())
             wanted = toQt(m_actions.document().setup()->camera);
     }
@@ -163,8 +169,15 @@ void BodyTestView::fillCameras() {
 
 void BodyTestView::fillProfiles() {
     const auto& kit = m_actions.document().shoot().kit;
-    const QString wanted = m_profile->currentData().toString();
-    const int wantedBase = m_base->currentIndex();
+    QString wanted = m_profile->currentData().toString();
+    int wantedBase = m_base->currentIndex();
+    if (const auto* body = m_first ? camera() : nullptr) {
+        wanted = toQt(m_first->nominal);
+        for (std::size_t i = 0; i < body->bases.size(); ++i)
+            if (body->bases[i].iso == m_first->base)
+                wantedBase = static_cast<int>(i);
+        m_first.reset();
+    }
     {
         const QSignalBlocker a(m_profile), b(m_base);
         m_profile->clear();
@@ -287,18 +300,11 @@ void BodyTestView::keep() {
     const auto* nominal = profile();
     if (!m_fit || !nominal || !camera() || !base())
         return refuse(tr("Fit the readings first."));
-    Measurement measured;
+    Measurement measured = measurementOf(*m_fit, m_read, m_actions.document().shoot().snrFloor);
     measured.camera = camera()->id;
     measured.nominal = nominal->id;
     measured.base = base()->iso;
     measured.note = fromQt(m_note->text().trimmed());
-    measured.clip = m_fit->clip;
-    measured.noiseFloor = m_fit->noiseFloor;
-    measured.snr = m_actions.document().shoot().snrFloor;
-    measured.shift = m_fit->shift;
-    measured.flare = m_fit->flare;
-    measured.rms = m_fit->rms;
-    measured.readings = m_read;
     const Curve curve = m_fit->curve;
     m_recalled = m_readings->toPlainText();
     const QString id = m_actions.addMeasured(measured, curve);

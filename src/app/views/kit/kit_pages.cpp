@@ -18,6 +18,7 @@ KitPages::KitPages(const Style& style, QWidget* gear, QWidget* profiles, QWidget
     , m_buttons(new QButtonGroup(this))
     , m_stack(new QStackedWidget) {
     setObjectName(QStringLiteral("kit-pages"));
+    setAccessibleName(tr("Kit"));
     setFocusPolicy(Qt::StrongFocus);
     auto* bar = new QHBoxLayout;
     bar->setContentsMargins(16, 8, 16, 0);

@@ -2,6 +2,7 @@
 
 #include "app/document/text.h"
 #include "app/style/marks.h"
+#include "app/views/light/target_marks.h"
 #include "app/widgets/painted_access.h"
 #include "core/light/metering.h"
 #include "core/quantity/print.h"
@@ -43,6 +44,7 @@ void LightCanvas::refresh() {
             m_context = *context;
         m_at = document.verdict(*setup).evaluation;
     }
+    findTargets();
     arrangeHandles();
     describe(*this, QAccessible::Chart, tr("Light picture"), spoken());
     update();
@@ -51,15 +53,28 @@ void LightCanvas::refresh() {
 QString LightCanvas::spoken() const {
     if (!m_at)
         return tr("no setup");
-    return tr("clip %1, noise %2, %3 patches")
+    return tr("clip %1, noise %2, %3 patches; %4")
         .arg(toQt(print(m_at->clip + m_at->ratingOffset)),
              toQt(print(m_at->noiseFloor + m_at->ratingOffset)))
-        .arg(m_at->patches.size());
+        .arg(m_at->patches.size())
+        .arg(m_targets ? targetWords(*m_targets) : QString());
 }
 
 void LightCanvas::setGhost(std::optional<School> school) {
     m_ghost = school;
+    findTargets();
     update();
+}
+
+void LightCanvas::findTargets() {
+    m_targets.reset();
+    if (!m_context || !m_at)
+        return;
+    m_targets = targetsInUse(*m_context, *m_at);
+    if (m_ghost)
+        for (auto& other : targetsOf(*m_context, *m_at))
+            if (other.school == *m_ghost)
+                m_targets = std::move(other);
 }
 
 double LightCanvas::Geometry::y(Level level) const {

@@ -4,6 +4,7 @@
 #include "app/style/style.h"
 #include "app/widgets/patch_handle.h"
 #include "app/widgets/stops_axis.h"
+#include "core/verdict/targets.h"
 
 #include <QElapsedTimer>
 #include <QPixmap>
@@ -53,6 +54,7 @@ private:
     };
     [[nodiscard]] Geometry geometry() const;
     void arrangeHandles();
+    void findTargets();
     void wireHandle(PatchHandle* handle);
     void moveHeldPatch(Stops by);
 
@@ -65,7 +67,8 @@ private:
         Stops clip, floor, offset;
         BitDepth depth;
         Curve curve;
-        std::vector<ZebraValue> zebra;
+        std::vector<ToolTarget> targets;
+        bool ghost = false;
         friend bool operator==(const Backdrop&, const Backdrop&) = default;
     };
     void drawBackdrop(QPainter& painter, const Geometry& g);
@@ -76,7 +79,6 @@ private:
     void drawSensor(QPainter& painter, const Geometry& g) const;
     void drawRecording(QPainter& painter, const Geometry& g) const;
     void drawCurve(QPainter& painter, const Geometry& g, Stops offset, const QPen& pen) const;
-    void drawZebra(QPainter& painter, const Geometry& g) const;
     void drawDots(QPainter& painter, const Geometry& g) const;
     void drawGhost(QPainter& painter, const Geometry& g) const;
     [[nodiscard]] QString spoken() const;
@@ -86,6 +88,7 @@ private:
     std::optional<SetupContext> m_context;
     ShootDocument::Value m_value; ///< keeps what m_context points to alive
     std::optional<Evaluation> m_at;
+    std::optional<SchoolTargets> m_targets; ///< of the ghost while there is one
     std::vector<PatchHandle*> m_handles;
     std::optional<School> m_ghost;
     std::optional<StopsAxis> m_frozenAxis; ///< while dragging, so that nothing rescales

@@ -3,6 +3,7 @@
 
 #include "app/document/text.h"
 #include "app/style/marks.h"
+#include "app/views/light/target_marks.h"
 #include "app/widgets/label_rows.h"
 #include "core/quantity/print.h"
 #include "core/verdict/schools.h"
@@ -60,7 +61,8 @@ void LightCanvas::drawBackdrop(QPainter& painter, const Geometry& g) {
                           m_at->ratingOffset,
                           m_at->depth,
                           m_context->profile->curve,
-                          m_at->zebra};
+                          m_targets->tools,
+                          m_ghost.has_value()};
     if (m_backdrop.isNull() || !(wanted == m_backdropOf)) {
         m_backdropOf = wanted;
         m_backdrop = QPixmap(size() * devicePixelRatioF());
@@ -223,31 +225,12 @@ void LightCanvas::drawRecording(QPainter& painter, const Geometry& g) const {
     painter.setClipRect(g.recording.adjusted(-6, -6, 6, 6));
     if (std::abs(m_at->ratingOffset.value()) > 0.01)
         drawCurve(painter, g, Stops(0), QPen(t.muted, 1.2, Qt::DashLine));
-    drawZebra(painter, g);
+    drawTargets(
+        painter, g.recording, *m_targets, [&](Level level) { return g.y(level); }, t,
+        m_ghost.has_value());
+    painter.setRenderHint(QPainter::Antialiasing);
     drawCurve(painter, g, m_at->ratingOffset, QPen(t.ink, 2.2 * t.stroke));
     painter.restore();
-}
-
-void LightCanvas::drawZebra(QPainter& painter, const Geometry& g) const {
-    const auto& t = m_style.colours();
-    double lastY = -1000;
-    for (const auto& zebra : m_at->zebra) {
-        if (zebra.tap != ZebraTap::Recorded || !zebra.reachable)
-            continue; // not to be set, or on another scale than this picture; the verdict and the
-                      // card name it
-        const double y = g.y(zebra.set);
-        painter.setPen(QPen(t.sky, 1.4 * t.stroke, Qt::DashLine));
-        painter.drawLine(QPointF(g.recording.left(), y), QPointF(g.recording.right(), y));
-        const bool below = std::abs(y - lastY) < 18;
-        const QString text = zebra.use == ZebraUse::Skin
-                                 ? tr("zebra, skin %1").arg(toQt(print(zebra.set)))
-                                 : tr("zebra, guard %1").arg(toQt(print(zebra.set)));
-        const QRectF box(g.recording.left() + 6, below ? y + 1 : y - 17, 150, 16);
-        painter.fillRect(QRectF(box.left() - 2, box.top(), 126, 15), t.deep);
-        drawText(painter, box, Qt::AlignLeft | Qt::AlignVCenter, t.sky,
-                 Style::font(TextRole::Secondary), text);
-        lastY = y;
-    }
 }
 
 void LightCanvas::drawDots(QPainter& painter, const Geometry& g) const {

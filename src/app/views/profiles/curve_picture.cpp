@@ -114,7 +114,7 @@ void CurvePicture::paintGrid(QPainter& painter) const {
     }
     painter.setPen(t.muted);
     painter.drawText(QRectF(below.left(), below.bottom() + 3, below.width(), 16), Qt::AlignLeft,
-                     tr("codes in each stop"));
+                     tr("slope: codes in each stop"));
     painter.drawText(QRectF(below.left(), below.bottom() + 3, below.width(), 16), Qt::AlignRight,
                      tr("stops of recorded light from mid-grey"));
     painter.drawText(QRectF(0, below.top() - 2, kLeft - 6, 16), Qt::AlignRight,
@@ -151,8 +151,10 @@ void CurvePicture::paintCodes(QPainter& painter, const Shown& shown, bool second
     for (int stop = static_cast<int>(kLow); stop <= kHigh; ++stop) {
         const double count = codesInStop(shown.curve, Stops(stop), shown.depth);
         const double tall = std::max(0.0, count / most) * area.height();
-        const double x = scale.x(Stops(stop)) + (second ? 1 : -half * 0.7);
-        const QRectF bar(x, area.bottom() - tall, half * 0.7 - 1, tall);
+        const double wide = half * 0.7;
+        // Beside each other when there are two, over the stop's line when there is one.
+        const double x = scale.x(Stops(stop)) + (second ? 1 : m_second ? -wide : -wide / 2);
+        const QRectF bar(x, area.bottom() - tall, wide - 1, tall);
         painter.setPen(Qt::NoPen);
         painter.setBrush(second ? QBrush(t.lilac, Qt::Dense4Pattern) : QBrush(t.ink));
         painter.drawRect(bar.intersected(area));

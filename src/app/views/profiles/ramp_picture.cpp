@@ -29,6 +29,22 @@ QString answerText(EightBitAnswer answer) {
     return RampPicture::tr("8 bits: steps inside this scene's range");
 }
 
+// The ramp's first line as a waveform over it, the whole height from its darkest to its lightest:
+// steps too small to see on this screen are plain in it.
+void drawTrace(QPainter& painter, const QRectF& strip, const QImage& image) {
+    if (image.isNull())
+        return;
+    const auto* line = image.constScanLine(0);
+    const auto [low, high] = std::minmax_element(line, line + image.width());
+    const double range = std::max(1, *high - *low);
+    QPolygonF trace;
+    for (int x = 0; x < image.width(); ++x)
+        trace << QPointF(strip.left() + x * strip.width() / (image.width() - 1.0),
+                         strip.bottom() - 3 - (line[x] - *low) / range * (strip.height() - 6));
+    painter.setPen(QPen(QColor(20, 24, 28), 1.2));
+    painter.drawPolyline(trace);
+}
+
 } // namespace
 
 RampPicture::RampPicture(const Style& style, QWidget* parent)
@@ -95,6 +111,7 @@ void RampPicture::paintEvent(QPaintEvent*) {
     for (std::size_t i = 0; i < kDepths.size(); ++i) {
         const QRectF strip(head, top + static_cast<double>(i) * tall, width() - head, tall - 4);
         painter.drawImage(strip, m_strips[i]);
+        drawTrace(painter, strip, m_strips[i]);
         const bool own = kDepths[i] == m_own;
         painter.setPen(QPen(own ? t.marigold : t.line, own ? 2 : 1));
         painter.drawRect(strip);

@@ -11,7 +11,7 @@
 namespace bslate::app {
 
 /// The same grey ramp as the grade would show it at 8, 10 and 12 bits of the setup's recording:
-/// real quantisation and real noise, over the two stops where steps show first.
+/// real quantisation and real noise, over the stop in which steps show first.
 class RampPicture : public QWidget {
     Q_OBJECT
 
