@@ -50,7 +50,7 @@ std::optional<double> numberIn(std::string_view field, bool decimalComma) {
     for (const std::string_view sign : {"\xE2\x88\x92", "\xE2\x80\x93"}) // minus and en dash
         if (text.starts_with(sign))
             text.replace(0, sign.size(), "-");
-    if (!text.empty() && text.back() == '%')
+    while (!text.empty() && (text.back() == '%' || text.back() == ' '))
         text.pop_back();
     const char* from = text.data() + (text.starts_with('+') ? 1 : 0);
     double value = 0;

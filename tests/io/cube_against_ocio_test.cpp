@@ -1,5 +1,6 @@
 // Every LUT we write is read back and evaluated by OpenColorIO.
 #include "core/verdict/evaluation.h"
+#include "io/clf_file.h"
 #include "io/cube_file.h"
 #include "io/files.h"
 #include "io/lut_file.h"
@@ -53,14 +54,14 @@ TEST_P(CubeSizes, AgreesAtItsGridPoints) {
             rgb[c] = static_cast<float>(in[c]);
         }
         cpu->applyRGB(rgb);
-        const auto exact = apply(lut, in);
+        const auto exact = bslate::apply(lut, in);
         for (std::size_t c = 0; c < 3; ++c)
             worst = std::max(worst, std::abs(exact[c] - static_cast<double>(rgb[c])));
     }
     EXPECT_LT(worst, 2e-5);
 }
 
-INSTANTIATE_TEST_SUITE_P(Written, CubeSizes, ::testing::Values(33, 65));
+INSTANTIATE_TEST_SUITE_P(Written, CubeSizes, ::testing::Values(17, 33, 65));
 
 TEST(Cube1d, AgreesOverTheWholeRange) {
     const TemporaryFolder folder;
@@ -116,6 +117,104 @@ TEST(RatingLutFile, SaysWhatItIsAndFollowsTheSetup) {
     EXPECT_EQ(std::count(text->begin(), text->end(), '\n'), 33 * 33 * 33 + 8);
     shoot.setups[0].profile = "gone";
     EXPECT_FALSE(lutText(shoot, shoot.setups[0], LutFormat::Cube33).ok());
+}
+
+Look eveningLook() {
+    return {SoftHighlight{0.78, 0.28, 0.15, 0.02}, {0.85, {0.2, 0, 0, 0.3, 0.3, 0}, -2}};
+}
+
+struct ClfCase {
+    const char* name;
+    Curve curve;
+    bool look;
+    double allowed;
+};
+
+class ClfFile : public ::testing::TestWithParam<ClfCase> {};
+
+// Read back by the library over colours of every kind, not only where the tables have points.
+TEST_P(ClfFile, AgreesOverTheWholeCube) {
+    const TemporaryFolder folder;
+    RatingLut lut{GetParam().curve, gamutBt2020(), Stops(-1), {}};
+    if (GetParam().look)
+        lut.look = eveningLook();
+    const auto text = clfText(lut, {"title", {"first", "second"}});
+    ASSERT_TRUE(text.ok()) << message(text.error());
+    EXPECT_NE(text->find("<Description>first</Description>"), std::string::npos);
+    ASSERT_TRUE(writeFileAtomically(folder / "a.clf", *text));
+    const auto cpu = readByLibrary(folder / "a.clf");
+    std::mt19937 random(3);
+    double worst = 0;
+    for (int i = 0; i < 3000; ++i) {
+        std::array<double, 3> in{};
+        float rgb[3];
+        for (std::size_t c = 0; c < 3; ++c) {
+            in[c] = static_cast<double>(random() % 1000) / 999.0;
+            rgb[c] = static_cast<float>(in[c]);
+        }
+        cpu->applyRGB(rgb);
+        const auto exact = bslate::apply(lut, in);
+        for (std::size_t c = 0; c < 3; ++c)
+            worst = std::max(worst, std::abs(exact[c] - static_cast<double>(rgb[c])));
+    }
+    EXPECT_LT(worst, GetParam().allowed);
+}
+
+INSTANTIATE_TEST_SUITE_P(Written, ClfFile,
+                         ::testing::Values(ClfCase{"log", wideLut().curve, false, 1e-3},
+                                           ClfCase{"hlg", hlg(), false, 1e-3},
+                                           ClfCase{"look", wideLut().curve, true, 1.5e-2}),
+                         [](const auto& at) { return at.param.name; });
+
+// On a log signal the rating is an offset: 0.0735 * log2(2^-1) = -0.0735. Far above the straight
+// part the library's corrected signal is the one that half the light gives.
+TEST(CdlFile, CarriesTheRatingBothWays) {
+    const TemporaryFolder folder;
+    RatingLut lut = wideLut();
+    lut.look = eveningLook();
+    const LutNote note{"title", {"Rating undone", "Output: nothing"}};
+    ASSERT_TRUE(writeFileAtomically(folder / "a.ccc", *cdlText(lut, CdlForm::Collection, note)));
+    const auto through = [&](const char* file, const char* id, double value) {
+        auto transform = ocio::FileTransform::Create();
+        transform->setSrc((folder / file).c_str());
+        transform->setCCCId(id);
+        const auto cpu =
+            ocio::Config::CreateRaw()->getProcessor(transform)->getDefaultCPUProcessor();
+        float rgb[3] = {static_cast<float>(value), static_cast<float>(value),
+                        static_cast<float>(value)};
+        cpu->applyRGB(rgb);
+        return static_cast<double>(rgb[0]);
+    };
+    EXPECT_NEAR(through("a.ccc", "rating-linear", 0.36), 0.18, 1e-6);
+    const double bright = encode(lut.curve, SceneLinear(2.0)).value();
+    EXPECT_NEAR(through("a.ccc", "rating-log", bright), encode(lut.curve, SceneLinear(1.0)).value(),
+                1e-3);
+    EXPECT_NEAR(through("a.ccc", "rating-log", 0.5), 0.5 - 0.0735, 1e-6);
+    auto saturation =
+        ocio::CDLTransform::CreateFromFile((folder / "a.ccc").c_str(), "look-saturation");
+    EXPECT_NEAR(saturation->getSat(), 0.85, 1e-9);
+    ASSERT_TRUE(writeFileAtomically(folder / "a.cc", *cdlText(lut, CdlForm::Correction, note)));
+    EXPECT_NEAR(through("a.cc", "", 0.36), 0.18, 1e-6);
+    const auto list = cdlText(lut, CdlForm::DecisionList, note);
+    ASSERT_TRUE(list.ok());
+    EXPECT_NE(list->find("<ColorDecisionList"), std::string::npos);
+    EXPECT_EQ(list->find("Output"), std::string::npos) << "a CDL has no output curve to speak of";
+}
+
+TEST(LookLut, IsNamedAndUnknownOnesAreRefused) {
+    Shoot shoot = sample::shoot();
+    shoot.kit.recipes = {{"dusk", "Dusk on the quay", eveningLook(), {}}};
+    const auto text = lutText(shoot, shoot.setups[0], LutFormat::Cube17, "dusk");
+    ASSERT_TRUE(text.ok());
+    EXPECT_NE(text->find("to Dusk on the quay"), std::string::npos);
+    EXPECT_NE(text->find("LUT_3D_SIZE 17"), std::string::npos);
+    const auto refused = lutText(shoot, shoot.setups[0], LutFormat::Clf, "dawn");
+    ASSERT_FALSE(refused.ok());
+    EXPECT_EQ(refused.error().expected, "one of dusk");
+    for (const auto format : {LutFormat::Cube65, LutFormat::Clf, LutFormat::Cdl,
+                              LutFormat::CdlCollection, LutFormat::CdlDecisionList})
+        EXPECT_EQ(formatOfSuffix(suffixOf(format)),
+                  format == LutFormat::Cube65 ? LutFormat::Cube33 : format);
 }
 
 } // namespace

@@ -51,7 +51,7 @@ Rgb lookSignal(const Look& look, const Rgb& linear) {
     const Curve tone{look.tone, CodeRange::Legal, std::nullopt};
     Rgb encoded{};
     for (std::size_t i = 0; i < 3; ++i)
-        encoded[i] = encode(tone, SceneLinear(linear[i])).value();
+        encoded[i] = std::clamp(encode(tone, SceneLinear(linear[i])).value(), 0.0, 1.0);
     auto out = applyColour(look.colour, encoded);
     for (double& value : out)
         value = std::clamp(value, 0.0, 1.0);

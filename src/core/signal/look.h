@@ -36,7 +36,8 @@ using Rgb = std::array<double, 3>;
 /// Colour of a look on encoded R'G'B'; not clamped.
 [[nodiscard]] Rgb applyColour(const ColourLook& look, const Rgb& encoded);
 
-/// Linear light in BT.709 primaries, 1 at diffuse white, through tone and colour; in [0, 1].
+/// Linear light in BT.709 primaries, 1 at diffuse white, through tone and colour, limited to [0, 1]
+/// after each.
 [[nodiscard]] Rgb lookSignal(const Look& look, const Rgb& linear);
 
 /// Fails with OutOfRange; `place` names the parameter.
