@@ -170,12 +170,10 @@ void BodyTestView::fillCameras() {
 void BodyTestView::fillProfiles() {
     const auto& kit = m_actions.document().shoot().kit;
     QString wanted = m_profile->currentData().toString();
-    int wantedBase = m_base->currentIndex();
-    if (const auto* body = m_first ? camera() : nullptr) {
+    QString wantedBase = m_base->currentText();
+    if (m_first && camera()) {
         wanted = toQt(m_first->nominal);
-        for (std::size_t i = 0; i < body->bases.size(); ++i)
-            if (body->bases[i].iso == m_first->base)
-                wantedBase = static_cast<int>(i);
+        wantedBase = tr("ISO %1").arg(toQt(print(m_first->base)));
         m_first.reset();
     }
     {
@@ -190,7 +188,7 @@ void BodyTestView::fillProfiles() {
                 m_base->addItem(tr("ISO %1").arg(toQt(print(iso.iso))));
         }
         m_profile->setCurrentIndex(std::max(0, m_profile->findData(wanted)));
-        m_base->setCurrentIndex(std::clamp(wantedBase, 0, std::max(0, m_base->count() - 1)));
+        m_base->setCurrentIndex(std::max(0, m_base->findText(wantedBase)));
     }
     recall();
 }

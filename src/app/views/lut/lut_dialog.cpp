@@ -37,7 +37,7 @@ constexpr FormatChoice kFormats[] = {
     {io::LutFormat::CdlDecisionList,
      QT_TRANSLATE_NOOP("LutDialog", "ASC CDL decision list (.cdl)")}};
 
-constexpr double kSame = 0.005; // of the signal; a cube's cells are that coarse
+constexpr double kSame = 0.01; // of the signal; the cells of 33 points are that coarse
 
 enum Column { Patch, Recorded, Computed, FromFile };
 
