@@ -7,7 +7,7 @@
 namespace bslate {
 namespace {
 
-constexpr Stops kNearEnough{0.1};
+constexpr Stops kNearEnough{0.1}, kFarOff{0.25};
 constexpr double kWidest = 1.4, kNarrowest = 22; // T-stops a test lens is taken to have
 
 class Planner {
@@ -23,14 +23,16 @@ public:
         m_reference = stack;
     }
 
+    // The shutter alone, then with other filters, and only then the iris.
     [[nodiscard]] SeriesStep step(Stops wanted) const {
-        SeriesStep best = with(m_reference, wanted);
-        if (isNear(best))
-            return best;
+        const auto plain = with(m_reference, wanted, false);
+        if (isNear(plain))
+            return plain;
         const auto other =
             with(nearestStack(m_filters, std::max(m_reference.loss - wanted, Stops(0)), m_slots),
-                 wanted);
-        return distance(other) < distance(best) ? other : best;
+                 wanted, false);
+        const auto& better = distance(other) < distance(plain) ? other : plain;
+        return distance(better) < kFarOff.value() ? better : with(m_reference, wanted, true);
     }
 
     [[nodiscard]] Stops referenceLoss() const { return m_reference.loss; }
@@ -42,8 +44,8 @@ private:
     }
     static bool isNear(const SeriesStep& step) { return distance(step) < kNearEnough.value(); }
 
-    // These filters, the shutter for the rest, the iris in whole stops for what is left.
-    [[nodiscard]] SeriesStep with(const FilterStack& stack, Stops wanted) const {
+    // These filters, the shutter for the rest, the iris in whole stops for what is left if it may.
+    [[nodiscard]] SeriesStep with(const FilterStack& stack, Stops wanted, bool turnIris) const {
         SeriesStep step;
         step.wanted = wanted;
         step.iris = m_wish.iris;
@@ -53,7 +55,7 @@ private:
         set(step, wanted - byFilters);
         step.given = byFilters + byShutter(step);
         const double missing = std::round((wanted - step.given).value());
-        if (missing == 0)
+        if (missing == 0 || !turnIris)
             return step;
         const double number = step.iris.value() * std::exp2(-missing / 2);
         step.iris = TStop(std::clamp(number, kWidest, kNarrowest));

@@ -3,6 +3,7 @@
 #include "core/kit/kit.h"
 #include "core/light/metering.h"
 
+#include <cmath>
 #include <vector>
 
 /// Planning the test of one body: which exposures of a grey card to record, by which dials, in
@@ -29,7 +30,7 @@ struct SeriesPlan {
 
 struct SeriesWish {
     FrameRate rate{Rational(24, 1)};
-    TStop iris{2.8};
+    TStop iris{std::exp2(1.5)}; ///< the mark T2.8
     double snr = 2.0;
     MeterCalibration meter;
 };

@@ -120,7 +120,7 @@ void ImportDialog::useLibrary() {
     m_filling = false;
     auto* form = static_cast<QFormLayout*>(layout()->itemAt(0)->layout());
     form->setRowVisible(m_library, true);
-    for (QWidget* fixed : {static_cast<QWidget*>(m_sense), static_cast<QWidget*>(m_light)})
+    for (QWidget* fixed : std::initializer_list<QWidget*>{m_sense, m_light, m_grey})
         form->setRowVisible(fixed, false);
     readAgain();
 }
