@@ -112,6 +112,10 @@ public:
             if (row.noise)
                 reading.noise = signalOf(*row.noise, m_layout.noiseUnit, anyHigh) -
                                 signalOf(0, m_layout.noiseUnit, anyHigh);
+            if (reading.noise && reading.noise->value() > 1)
+                return wrong(ErrorCode::OutOfRange, fixedText(*row.noise, 1),
+                             "noise smaller than the whole signal")
+                    .error();
             readings.push_back(reading);
         }
         return readings;
