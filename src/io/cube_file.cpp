@@ -1,6 +1,7 @@
 #include "io/cube_file.h"
 
 #include <charconv>
+#include <cmath>
 
 namespace bslate::io {
 namespace {
@@ -19,11 +20,27 @@ std::string header(const LutNote& note, const char* kind, std::size_t size) {
     return text + kind + " " + std::to_string(size) + "\nDOMAIN_MIN 0 0 0\nDOMAIN_MAX 1 1 1\n";
 }
 
+// Six places; display signals are small, so whole millionths are exact and quick to write.
+char* putFixed(char* at, float value) {
+    constexpr long long kMillion = 1'000'000;
+    long long millionths = std::llround(static_cast<double>(value) * kMillion);
+    if (millionths < 0) {
+        *at++ = '-';
+        millionths = -millionths;
+    }
+    at = std::to_chars(at, at + 20, millionths / kMillion).ptr;
+    *at++ = '.';
+    long long rest = millionths % kMillion;
+    for (int place = 5; place >= 0; --place, rest /= 10)
+        at[place] = static_cast<char>('0' + rest % 10);
+    return at + 6;
+}
+
 void appendTriple(std::string& text, float red, float green, float blue) {
-    char buffer[64];
+    char buffer[96];
     char* at = buffer;
     for (const float value : {red, green, blue}) {
-        at = std::to_chars(at, buffer + sizeof buffer, value, std::chars_format::fixed, 6).ptr;
+        at = putFixed(at, value);
         *at++ = ' ';
     }
     at[-1] = '\n';

@@ -4,6 +4,7 @@
 
 #include <string>
 #include <string_view>
+#include <vector>
 
 namespace bslate::io {
 
@@ -17,5 +18,14 @@ inline constexpr long kLargestLut3d = 129;
 /// a size out of range, an entry that is not a finite number, a 1D column that falls. Fails with
 /// OutOfRange or NotANumber; `place` is "line 12".
 [[nodiscard]] Outcome checkLutText(std::string_view text, LutTextKind kind);
+
+/// A cube over [0, 1] as its numbers: red changes fastest, three numbers an entry.
+struct CubeTable {
+    long side = 0; ///< 0: the file is something else, a curve or a cube over another domain
+    std::vector<float> values;
+};
+/// Checks a `.cube` text as above and keeps what a plain cube holds, several times faster than a
+/// general reader. Fails also when entries are missing or too many.
+[[nodiscard]] Result<CubeTable> readCubeText(std::string_view text);
 
 } // namespace bslate::io

@@ -235,28 +235,24 @@ Result<OCIO::ConstTransformRcPtr> fromConfig(const std::filesystem::path& path,
     }
 }
 
-Result<OCIO::ConstTransformRcPtr> fromFile(const std::filesystem::path& path) {
+// A plain cube handed over as numbers: the library's own reader takes many times as long.
+OCIO::ConstTransformRcPtr fromCube(const CubeTable& table) {
+    auto cube = OCIO::Lut3DTransform::Create(static_cast<unsigned long>(table.side));
+    cube->setInterpolation(OCIO::INTERP_LINEAR);
+    const auto side = static_cast<unsigned long>(table.side);
+    const float* at = table.values.data();
+    for (unsigned long b = 0; b < side; ++b)
+        for (unsigned long g = 0; g < side; ++g)
+            for (unsigned long r = 0; r < side; ++r, at += 3)
+                cube->setValue(r, g, b, at[0], at[1], at[2]);
+    return cube;
+}
+
+OCIO::ConstTransformRcPtr fromFile(const std::filesystem::path& path) {
     auto file = OCIO::FileTransform::Create();
     file->setSrc(path.c_str());
     file->setInterpolation(OCIO::INTERP_LINEAR);
-    return OCIO::ConstTransformRcPtr(file);
-}
-
-// Nothing is handed to the library before its size and its numbers have been looked at.
-Outcome lookAt(const std::filesystem::path& path, const std::string& kind) {
-    constexpr std::pair<const char*, LutTextKind> tables[] = {{".cube", LutTextKind::Cube},
-                                                              {".spi1d", LutTextKind::Spi1d},
-                                                              {".spi3d", LutTextKind::Spi3d}};
-    const auto text = readFile(path, kLargestTransform);
-    if (!text)
-        return text.error();
-    for (const auto& [suffix, tableKind] : tables)
-        if (kind == suffix)
-            return checkLutText(*text, tableKind);
-    if (kind == ".clf" || kind == ".ctf" || kind == ".ocio")
-        return Done{};
-    return Error{
-        ErrorCode::WrongFormat, {}, {}, kind, ".cube, .spi1d, .spi3d, .clf, .ctf or .ocio"};
+    return file;
 }
 
 std::string lowered(std::string text) {
@@ -271,18 +267,42 @@ Error inFile(Error error, const std::filesystem::path& path) {
     return error;
 }
 
+// Nothing is handed to the library before its size and its numbers have been looked at.
+Result<OCIO::ConstTransformRcPtr> transformIn(const std::filesystem::path& path,
+                                              const ImportOptions& options) {
+    const auto text = readFile(path, kLargestTransform);
+    if (!text)
+        return text.error();
+    const auto kind = lowered(path.extension().string());
+    if (kind == ".ocio")
+        return fromConfig(path, options);
+    if (kind == ".cube") {
+        const auto table = readCubeText(*text);
+        if (!table)
+            return table.error();
+        return table->side > 0 ? fromCube(*table) : fromFile(path);
+    }
+    if (kind == ".spi1d" || kind == ".spi3d") {
+        const auto looked =
+            checkLutText(*text, kind == ".spi1d" ? LutTextKind::Spi1d : LutTextKind::Spi3d);
+        return looked ? Result<OCIO::ConstTransformRcPtr>(fromFile(path)) : looked.error();
+    }
+    if (kind == ".clf" || kind == ".ctf")
+        return fromFile(path);
+    return Error{
+        ErrorCode::WrongFormat, {}, {}, kind, ".cube, .spi1d, .spi3d, .clf, .ctf or .ocio"};
+}
+
 } // namespace
 
 Result<ImportedTransform> importTransform(const std::filesystem::path& path,
                                           const ImportOptions& options) {
     ocioQuiet();
-    const auto kind = lowered(path.extension().string());
-    if (auto looked = lookAt(path, kind); !looked)
-        return inFile(looked.error(), path);
-    const auto transform = kind == ".ocio" ? fromConfig(path, options) : fromFile(path);
+    const auto transform = transformIn(path, options);
     if (!transform)
         return inFile(transform.error(), path);
-    auto name = kind == ".ocio" ? options.colourSpace : path.stem().string();
+    const bool config = lowered(path.extension().string()) == ".ocio";
+    auto name = config ? options.colourSpace : path.stem().string();
     auto result = takeApart(*transform, std::move(name), options);
     if (!result)
         return inFile(result.error(), path);
@@ -293,10 +313,11 @@ Result<std::vector<std::array<double, 3>>>
 throughTransform(const std::filesystem::path& path,
                  const std::vector<std::array<double, 3>>& colours) {
     ocioQuiet();
-    if (auto looked = lookAt(path, lowered(path.extension().string())); !looked)
-        return inFile(looked.error(), path);
+    const auto transform = transformIn(path, {});
+    if (!transform)
+        return inFile(transform.error(), path);
     try {
-        const auto processor = processorOf(*fromFile(path), OCIO::TRANSFORM_DIR_FORWARD);
+        const auto processor = processorOf(*transform, OCIO::TRANSFORM_DIR_FORWARD);
         std::vector<std::array<double, 3>> out;
         for (const auto& colour : colours) {
             float rgb[3] = {static_cast<float>(colour[0]), static_cast<float>(colour[1]),

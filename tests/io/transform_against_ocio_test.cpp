@@ -221,6 +221,48 @@ TEST(Tables, AreScaledToTheGreyTheyAreToldOf) {
     EXPECT_NEAR(encode(imported->curve.curve, kMidGrey).value(), 0.4, 1e-3);
 }
 
+// A cube in every spelling of a number: what we read at once is what the library reads.
+TEST(Tables, ACubeReadAtOnceShowsTheColoursTheLibraryReads) {
+    const TemporaryFolder folder;
+    const auto path = folder.path() / "cube.cube";
+    const auto write = [&](int entries) {
+        std::ostringstream text;
+        text << "# by hand\nTITLE \"LUT_1D_SIZE 4\"\nLUT_3D_SIZE 3\nDOMAIN_MAX 1.0 1 1\n";
+        const char* spelled[] = {"0",         "5e-2", ".125", "0.333333333333333333",
+                                 "-0.015625", "+0.5", "1.",   "0.700001",
+                                 "12.5E-1"};
+        for (int i = 0; i < entries; ++i)
+            text << spelled[i % 9] << "  " << spelled[i * 5 % 9] << '\t' << spelled[i * 7 % 9]
+                 << " \r\n";
+        ASSERT_TRUE(writeFileAtomically(path, text.str()).ok());
+    };
+    write(27);
+    auto file = ocio::FileTransform::Create();
+    file->setSrc(path.c_str());
+    file->setInterpolation(ocio::INTERP_LINEAR);
+    const auto cpu = ocio::Config::CreateRaw()->getProcessor(file)->getOptimizedCPUProcessor(
+        ocio::OPTIMIZATION_LOSSLESS);
+    std::vector<std::array<double, 3>> colours;
+    for (int i = 0; i < 60; ++i)
+        colours.push_back({i / 59.0, (i * 17 % 60) / 59.0, (i * 31 % 60) / 59.0});
+    const auto seen = throughTransform(path, colours);
+    ASSERT_TRUE(seen.ok());
+    for (std::size_t i = 0; i < colours.size(); ++i) {
+        float rgb[3] = {static_cast<float>(colours[i][0]), static_cast<float>(colours[i][1]),
+                        static_cast<float>(colours[i][2])};
+        cpu->applyRGB(rgb);
+        for (std::size_t c = 0; c < 3; ++c)
+            EXPECT_FLOAT_EQ(static_cast<float>((*seen)[i][c]), rgb[c]) << i;
+    }
+    for (const int entries : {26, 28}) {
+        write(entries);
+        const auto wrong = throughTransform(path, colours);
+        ASSERT_FALSE(wrong.ok());
+        EXPECT_EQ(wrong.error().got, std::to_string(entries) + " entries");
+        EXPECT_EQ(wrong.error().expected, "27 for a cube of 3");
+    }
+}
+
 TEST(Config, GivesItsColourSpaces) {
     const TemporaryFolder folder;
     auto config = ocio::Config::CreateRaw()->createEditableCopy();

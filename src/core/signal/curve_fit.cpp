@@ -1,6 +1,7 @@
 #include "core/signal/curve_fit.h"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 #include <limits>
 
@@ -30,10 +31,13 @@ std::size_t strideOf(std::span<const FitPoint> points) {
 LogPart regress(std::span<const FitPoint> points, double inside) {
     double n = 0, su = 0, sy = 0, suu = 0, suy = 0;
     const std::size_t stride = strideOf(points);
+    std::array<double, 2 * kEnough> logs; // the costly part, wanted twice
+    std::size_t count = 0;
     for (std::size_t i = 0; i < points.size(); i += stride) {
         const auto& point = points[i];
         const double u = std::log2(point.light.value() + inside), w = point.weight;
         const double y = point.signal.value();
+        logs[count++] = u;
         n += w;
         su += w * u;
         sy += w * y;
@@ -50,9 +54,9 @@ LogPart regress(std::span<const FitPoint> points, double inside) {
     if (!(part.slope > 0))
         return part;
     part.squares = 0;
-    for (std::size_t i = 0; i < points.size(); i += stride) {
-        const auto& point = points[i];
-        const double miss = part(point.light.value()) - point.signal.value();
+    for (std::size_t i = 0; i < count; ++i) {
+        const auto& point = points[i * stride];
+        const double miss = part.slope * logs[i] + part.offset - point.signal.value();
         part.squares += point.weight * miss * miss;
     }
     part.squares *= static_cast<double>(stride); // comparable over spans of other lengths
@@ -61,14 +65,21 @@ LogPart regress(std::span<const FitPoint> points, double inside) {
 
 // The offset inside the logarithm that fits best: coarse in the logarithm of its distance from
 // where the argument would reach zero, then golden section.
-LogPart bestLog(std::span<const FitPoint> points, int rounds) {
+// With a hint, the inside found for nearly the same points, only its neighbourhood is looked at.
+LogPart bestLog(std::span<const FitPoint> points, int rounds, const LogPart* hint) {
     const double lowest = points.front().light.value();
     const double scale = std::max(points.back().light.value() - lowest, 1e-12);
     const auto at = [&](double u) { return regress(points, scale * std::exp2(u) - lowest); };
     constexpr double kLow = -40, kHigh = 4, kStep = 2;
-    double best = kLow;
+    double from = kLow, to = kHigh;
+    if (hint && hint->inside + lowest > 0) {
+        const double near = std::clamp(std::log2((hint->inside + lowest) / scale), kLow, kHigh);
+        from = near - kStep;
+        to = near + kStep;
+    }
+    double best = from;
     LogPart found;
-    for (double u = kLow; u <= kHigh; u += kStep)
+    for (double u = from; u <= to; u += kStep)
         if (const auto part = at(u); part.squares < found.squares) {
             found = part;
             best = u;
@@ -130,9 +141,10 @@ struct Split {
 };
 
 // The logarithm from point `first` up, a straight line below.
-Split splitAt(std::span<const FitPoint> points, std::size_t first, int rounds) {
+Split splitAt(std::span<const FitPoint> points, std::size_t first, int rounds,
+              const LogPart* hint = nullptr) {
     Split split;
-    split.log = bestLog(points.subspan(first), rounds);
+    split.log = bestLog(points.subspan(first), rounds, hint);
     if (split.log.squares == kNoFit)
         return split;
     split.breakAt = points[first].light.value();
@@ -158,11 +170,13 @@ Split bestSplit(std::span<const FitPoint> points) {
         thin.push_back(points[i]);
     std::size_t rough = 0;
     double least = kNoFit;
+    LogPart near = best.log;
     const std::size_t step = std::max<std::size_t>(1, thin.size() / (2 * kCandidates));
     for (std::size_t first = kLeastLine; first + kLeastLog < thin.size(); first += step)
-        if (const auto split = splitAt(thin, first, 10); split.squares < least) {
+        if (const auto split = splitAt(thin, first, 10, &near); split.squares < least) {
             least = split.squares;
             rough = first * every;
+            near = split.log;
         }
     if (rough == 0)
         return best;
@@ -174,7 +188,8 @@ Split bestSplit(std::span<const FitPoint> points) {
         std::size_t found = low;
         Split round;
         for (std::size_t first = low; first <= high; first += stride)
-            if (const auto split = splitAt(points, first, 30); split.squares < round.squares) {
+            if (const auto split = splitAt(points, first, 24, &near);
+                split.squares < round.squares) {
                 round = split;
                 found = first;
             }
