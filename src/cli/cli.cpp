@@ -139,27 +139,67 @@ void addShutter(CLI::App& app, ShutterOptions& o, Command& chosen) {
     verb->callback([&] { chosen = [&](std::ostream& out) { return shutter(o, out); }; });
 }
 
+void addMedia(CLI::App& app, MediaOptions& o, Command& chosen) {
+    auto* verb = app.add_subcommand("media", "How long a card lasts and whether it holds");
+    verb->add_option("--bit-rate", o.bitRate, "with sound, as written, 240Mb/s")->required();
+    verb->add_option("--capacity", o.capacity, "128GB")->required();
+    verb->add_option("--usable", o.usable, "share of the capacity, 0.95");
+    verb->add_option("--class", o.speedClass, "guaranteed class, V60");
+    verb->add_option("--peak", o.peak, "peak over mean bit rate, 1.3");
+    verb->add_flag("--json", o.json, "JSON on standard output");
+    verb->callback([&] { chosen = [&](std::ostream& out) { return media(o, out); }; });
+}
+
+void addDay(CLI::App& app, DayOptions& o, Command& chosen) {
+    auto* verb = app.add_subcommand("day", "Plan cards, batteries and copies of a shoot's days");
+    verb->add_option("FILE", o.file, "shoot (*.bslate)")->required();
+    verb->add_option("--day", o.day, "only this day");
+    verb->add_flag("--json,!--text", o.json, "JSON on standard output, or text");
+    verb->callback([&] { chosen = [&](std::ostream& out) { return day(o, out); }; });
+}
+
+void addCardBench(CLI::App& app, CardBenchOptions& o, Command& chosen) {
+    auto* verb = app.add_subcommand("card-bench", "Time writing to a card, simulated or real");
+    verb->add_option("--simulated", o.simulated, "V60, VPG400:tired, V30:failing");
+    verb->add_option("--folder", o.folder, "a folder on a mounted card");
+    verb->add_option("--size", o.size, "how much to write, 1GB");
+    verb->add_flag("--yes", o.yes, "leave to write one file into the folder and remove it");
+    verb->add_option("--rate", o.rate, "simulated: bit rate of a camera writing to it");
+    verb->add_option("--buffer", o.buffer, "simulated: of that camera");
+    verb->add_option("--variation", o.variation, "simulated: of its bit rate, 0 to 1");
+    verb->add_option("--simulate", o.simulate, "simulated: how long, 10h");
+    verb->add_option("--seed", o.seed, "simulated: another one gives other stalls");
+    verb->add_flag("--json", o.json, "JSON on standard output");
+    verb->callback([&] { chosen = [&](std::ostream& out) { return cardBench(o, out); }; });
+}
+
 } // namespace
 
 int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& err) {
     CLI::App app{"Bright Slate: plans recording settings", "bslate"};
     app.require_subcommand(1);
+    CardBenchOptions cardBenchOptions;
     CheckOptions checkOptions;
     CurveOptions curveOptions;
+    DayOptions dayOptions;
     ExposeOptions exposeOptions;
     FitOptions fitOptions;
     LutOptions lutOptions;
+    MediaOptions mediaOptions;
     ModesOptions modesOptions;
     PrecisionOptions precisionOptions;
     ShutterOptions shutterOptions;
     TargetsOptions targetsOptions;
     ValidateOptions validateOptions;
     Command command;
+    addCardBench(app, cardBenchOptions, command);
     addCheck(app, checkOptions, command);
     addCurve(app, curveOptions, command);
+    addDay(app, dayOptions, command);
     addExpose(app, exposeOptions, command);
     addFit(app, fitOptions, command);
     addLut(app, lutOptions, command);
+    addMedia(app, mediaOptions, command);
     addModes(app, modesOptions, command);
     addPrecision(app, precisionOptions, command);
     addShutter(app, shutterOptions, command);
@@ -172,8 +212,9 @@ int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& e
                        });
     if (!known) {
         err << "bslate: no such verb \"" << args.front()
-            << "\"; expected check, curve, expose, fit, lut, modes, precision, shutter, targets or "
-               "validate\n";
+            << "\"; expected card-bench, check, curve, day, expose, fit, lut, media, modes, "
+               "precision, "
+               "shutter, targets or validate\n";
         return kBadInput;
     }
     try {

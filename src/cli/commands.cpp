@@ -91,7 +91,7 @@ Result<int> check(const CheckOptions& options, std::ostream& out) {
                         {"number", setup.number},
                         {"name", setup.name},
                         {"derived", derivedJson(verdict)},
-                        {"findings", findingsJson(verdict)}});
+                        {"findings", findingsJson(verdict.findings)}});
         if (!options.json) {
             out << setup.number << "  " << setup.name << "\n";
             printFindings(verdict, out);
@@ -227,7 +227,7 @@ Result<int> expose(const ExposeOptions& options, std::ostream& out) {
         return resolved.error();
     const auto verdict = judge(shoot, dials);
     if (options.json)
-        out << Json{{"derived", derivedJson(verdict)}, {"findings", findingsJson(verdict)}}.dump(2)
+        out << Json{{"derived", derivedJson(verdict)}, {"findings", findingsJson(verdict.findings)}}.dump(2)
             << "\n";
     else
         printFindings(verdict, out);

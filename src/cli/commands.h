@@ -3,6 +3,7 @@
 #include "core/base/result.h"
 #include "core/shoot/shoot.h"
 
+#include <cstdint>
 #include <iosfwd>
 #include <optional>
 #include <string>
@@ -114,6 +115,39 @@ struct ShutterOptions {
 };
 /// What a shutter does to pulsed light; exit code 1 when the pulsing can be seen.
 [[nodiscard]] Result<int> shutter(const ShutterOptions& options, std::ostream& out);
+
+struct MediaOptions {
+    std::string bitRate, capacity;
+    std::string speedClass; ///< V60; may be empty
+    double usable = 1.0;
+    double peak = 1.0; ///< codec peak factor
+    bool json = false;
+};
+/// How long a card lasts and whether it holds; exit code 1 when it will drop.
+[[nodiscard]] Result<int> media(const MediaOptions& options, std::ostream& out);
+
+struct DayOptions {
+    std::string file;
+    int day = 0; ///< only this one; 0: all
+    bool json = false;
+};
+/// Plans the cards, batteries and copies of a shoot's days; exit code 1 when a fault stays.
+[[nodiscard]] Result<int> day(const DayOptions& options, std::ostream& out);
+
+struct CardBenchOptions {
+    std::string simulated; ///< V60, V60:tired ...
+    std::string folder;    ///< on a mounted card
+    std::string size = "1GB";
+    std::string rate; ///< of a camera writing to it; may be empty
+    std::string buffer = "500MB";
+    std::string simulate = "10h";
+    double variation = 0.1;
+    std::uint64_t seed = 1;
+    bool yes = false; ///< leave to write into the folder
+    bool json = false;
+};
+/// Times writing to a simulated card, or to a real one in a bounded test.
+[[nodiscard]] Result<int> cardBench(const CardBenchOptions& options, std::ostream& out);
 
 /// Reads a kit or a shoot and says whether it is sound, by its "format".
 struct ValidateOptions {

@@ -100,9 +100,9 @@ Json derivedJson(const Verdict& verdict) {
     return node;
 }
 
-Json findingsJson(const Verdict& verdict) {
+Json findingsJson(const std::vector<Finding>& findings) {
     Json list = Json::array();
-    for (const auto& finding : verdict.findings) {
+    for (const auto& finding : findings) {
         Json node = {{"id", finding.id},
                      {"severity", severityName(finding.severity)},
                      {"title", titleOf(finding)},

@@ -13,6 +13,6 @@ using Json = nlohmann::ordered_json;
 [[nodiscard]] Json derivedJson(const Verdict& verdict);
 
 /// The `findings` list: id, severity, title, reason, and accepted when taken on purpose.
-[[nodiscard]] Json findingsJson(const Verdict& verdict);
+[[nodiscard]] Json findingsJson(const std::vector<Finding>& findings);
 
 } // namespace bslate::cli

@@ -42,6 +42,8 @@ Brief briefFrom(ObjectReader& shoot) {
                       "nominal, rated, to-the-right, guard or raw");
     }
     brief.ambient = node.quantityOr("ambient", parseCelsius, Celsius(20));
+    brief.copies = node.wholeOr("copies", 1, 4, 2);
+    brief.finished = node.quantityOr("finished", parseDuration, Seconds(0));
     brief.extra = node.extra();
     return brief;
 }
@@ -57,6 +59,9 @@ Json briefJson(const Brief& brief) {
     putList(node, "schools", brief.schools,
             [](School school) { return nameIn(table(kSchoolNames), school); });
     node["ambient"] = spell(brief.ambient);
+    node["copies"] = brief.copies;
+    if (brief.finished.value() > 0)
+        node["finished"] = spellDuration(brief.finished);
     appendExtra(node, brief.extra);
     return node;
 }

@@ -147,11 +147,10 @@ Json rateSetJson(const RateSet& set) {
 
 Slot slotFrom(const Json& json, const std::string& place, ReadState& state) {
     ObjectReader node(json, place, state);
-    Slot slot{node.text("id"),
-              node.text("name"),
-              node.oneOf("form", table(kFormNames)),
-              node.text("bus"),
-              {}};
+    Slot slot{node.text("id"),  node.text("name"), node.oneOf("form", table(kFormNames)),
+              node.text("bus"), std::nullopt,      {}};
+    if (node.has("most"))
+        slot.most = node.quantity("most", parseDataRate);
     const auto bus = findBus(slot.bus);
     if (!state.error && (!bus || bus->form != slot.form))
         node.fail(ErrorCode::WrongType, "bus", slot.bus, busesOf(slot.form));
@@ -164,6 +163,8 @@ Json slotJson(const Slot& slot) {
                  {"name", slot.name},
                  {"form", nameIn(table(kFormNames), slot.form)},
                  {"bus", slot.bus}};
+    if (slot.most)
+        node["most"] = spell(*slot.most);
     appendExtra(node, slot.extra);
     return node;
 }
@@ -190,6 +191,9 @@ void readBody(ObjectReader& node, Camera& camera, int version) {
     });
     camera.batteries = node.texts("batteries");
     camera.draw = node.quantityOr("draw", parseWatts, Watts(0));
+    camera.standby = node.quantityOr("standby", parseWatts, Watts(0));
+    camera.buffer = node.quantityOr("buffer", parseDataSize, DataSize(0));
+    camera.proxyRate = node.quantityOr("proxy_rate", parseDataRate, Camera{}.proxyRate);
     camera.fan = node.flagOr("fan", false);
     camera.fixedLens = node.textOr("fixed_lens", {});
     camera.builtInNd =
@@ -247,6 +251,12 @@ Json cameraJson(const Camera& camera) {
     node["batteries"] = camera.batteries;
     if (camera.draw.value() > 0)
         node["draw"] = spell(camera.draw);
+    if (camera.standby.value() > 0)
+        node["standby"] = spell(camera.standby);
+    if (camera.buffer.value() > 0)
+        node["buffer"] = spell(camera.buffer);
+    if (camera.proxyRate != Camera{}.proxyRate)
+        node["proxy_rate"] = spell(camera.proxyRate);
     node["fan"] = camera.fan;
     if (!camera.fixedLens.empty())
         node["fixed_lens"] = camera.fixedLens;

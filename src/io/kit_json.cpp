@@ -68,60 +68,6 @@ Json lensJson(const Lens& lens) {
     return node;
 }
 
-MemoryCard cardFrom(const Json& json, const std::string& place, ReadState& state) {
-    ObjectReader node(json, place, state);
-    MemoryCard card;
-    card.id = node.text("id");
-    card.name = node.text("name");
-    card.form = node.oneOf("form", table(kFormNames));
-    card.capacity = node.quantity("capacity", parseDataSize);
-    card.speedClass = node.text("speed_class");
-    card.bus = node.text("bus");
-    card.usable = node.numberOr("usable", 0.01, 1, 1);
-    card.count = node.wholeOr("count", 0, 10000, 1);
-    card.extra = node.extra();
-    if (!state.error && !findSpeedClass(card.speedClass))
-        node.fail(ErrorCode::WrongType, "speed_class", card.speedClass,
-                  "a class such as C10, U3, V60, V90 or VPG400");
-    const auto bus = findBus(card.bus);
-    if (!state.error && (!bus || bus->form != card.form))
-        node.fail(ErrorCode::WrongType, "bus", card.bus, busesOf(card.form));
-    return card;
-}
-
-Json cardJson(const MemoryCard& card) {
-    Json node = {{"id", card.id},
-                 {"name", card.name},
-                 {"form", nameIn(table(kFormNames), card.form)},
-                 {"capacity", spell(card.capacity)},
-                 {"speed_class", card.speedClass},
-                 {"bus", card.bus},
-                 {"usable", card.usable},
-                 {"count", card.count}};
-    appendExtra(node, card.extra);
-    return node;
-}
-
-Battery batteryFrom(const Json& json, const std::string& place, ReadState& state) {
-    ObjectReader node(json, place, state);
-    Battery battery{node.text("id"),
-                    node.text("name"),
-                    node.quantity("energy", parseWattHours),
-                    node.wholeOr("count", 0, 10000, 1),
-                    {}};
-    battery.extra = node.extra();
-    return battery;
-}
-
-Json batteryJson(const Battery& battery) {
-    Json node = {{"id", battery.id},
-                 {"name", battery.name},
-                 {"energy", spell(battery.energy)},
-                 {"count", battery.count}};
-    appendExtra(node, battery.extra);
-    return node;
-}
-
 // Version 1 let a camera name profiles that were not there; they meant nothing.
 void dropDanglingProfiles(Kit& kit) {
     const auto dangling = [&](const std::string& id) { return !findById(kit.profiles, id); };
@@ -133,14 +79,6 @@ void dropDanglingProfiles(Kit& kit) {
 }
 
 } // namespace
-
-std::string busesOf(CardForm form) {
-    std::string names;
-    for (const auto& bus : buses())
-        if (bus.form == form)
-            names += (names.empty() ? "one of " : ", ") + std::string(bus.name);
-    return names + " for " + std::string(nameOf(form));
-}
 
 Kit kitFrom(ObjectReader& node) {
     auto& state = node.state();
@@ -166,6 +104,7 @@ Kit kitFrom(ObjectReader& node) {
     kit.batteries = node.list<Battery>("batteries", [&](const Json& item, const std::string& at) {
         return batteryFrom(item, at, state);
     });
+    readStation(node, kit);
     kit.recipes = node.list<Recipe>("recipes", [&](const Json& item, const std::string& at) {
         return recipeFrom(item, at, state);
     });
@@ -192,6 +131,7 @@ Json toJson(const Kit& kit) {
     node["filter_slots"] = kit.filterSlots;
     putList(node, "cards", kit.cards, cardJson);
     putList(node, "batteries", kit.batteries, batteryJson);
+    writeStation(node, kit);
     putList(node, "recipes", kit.recipes, recipeJson);
     appendExtra(node, kit.extra);
     return node;

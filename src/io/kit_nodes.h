@@ -51,6 +51,14 @@ void putSoftHighlight(Json& node, const SoftHighlight& tone);
 [[nodiscard]] Filter filterFrom(const Json& json, const std::string& place, ReadState& state,
                                 bool builtIn);
 [[nodiscard]] Json filterJson(const Filter& filter);
+
+// media_json.cpp: cards and batteries; readers, drives and chargers
+[[nodiscard]] MemoryCard cardFrom(const Json& json, const std::string& place, ReadState& state);
+[[nodiscard]] Json cardJson(const MemoryCard& card);
+[[nodiscard]] Battery batteryFrom(const Json& json, const std::string& place, ReadState& state);
+[[nodiscard]] Json batteryJson(const Battery& battery);
+void readStation(ObjectReader& kit, Kit& result);
+void writeStation(Json& kit, const Kit& value);
 /// The buses a card form has, for messages.
 [[nodiscard]] std::string busesOf(CardForm form);
 

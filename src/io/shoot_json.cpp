@@ -17,15 +17,6 @@ constexpr std::array kPayerNames = {
     NamedValue<Payer>{"light", Payer::Light}, NamedValue<Payer>{"rating", Payer::Rating},
     NamedValue<Payer>{"nobody", Payer::Nobody}};
 
-Acceptance acceptanceFrom(const Json& json, const std::string& place, ReadState& state) {
-    ObjectReader node(json, place, state);
-    Acceptance acceptance{node.text("finding"), node.text("reason"), {}};
-    acceptance.extra = node.extra();
-    if (acceptance.reason.empty())
-        node.fail(ErrorCode::EmptyText, "reason", {}, "why this is accepted");
-    return acceptance;
-}
-
 Setup setupFrom(const Json& json, const std::string& place, ReadState& state) {
     ObjectReader node(json, place, state);
     Setup setup;
@@ -41,6 +32,8 @@ Setup setupFrom(const Json& json, const std::string& place, ReadState& state) {
     if (node.has("focus"))
         setup.focus = node.quantity("focus", parseMetres);
     setup.externalPower = node.flagOr("external_power", false);
+    if (node.has("second_slot"))
+        setup.secondSlot = node.oneOf("second_slot", table(kSecondSlotNames));
     setup.rate = node.quantity("rate", parseFrameRate);
     setup.shutter = node.quantity("shutter", parseShutter);
     setup.iris = node.quantity("iris", parseTStop);
@@ -53,20 +46,12 @@ Setup setupFrom(const Json& json, const std::string& place, ReadState& state) {
         setup.shutterSchool = node.oneOf("shutter_school", table(kShutterSchoolNames));
     setup.payer = node.oneOf("payer", table(kPayerNames));
     setup.bank = node.wholeOr("bank", 0, 100, 0);
-    setup.accepted =
-        node.list<Acceptance>("accepted", [&](const Json& item, const std::string& at) {
-            return acceptanceFrom(item, at, state);
-        });
+    setup.accepted = acceptedFrom(node);
     setup.extra = node.extra();
     return setup;
 }
 
 Json setupJson(const Setup& setup) {
-    Json accepted = Json::array();
-    for (const auto& item : setup.accepted) {
-        accepted.push_back({{"finding", item.finding}, {"reason", item.reason}});
-        appendExtra(accepted.back(), item.extra);
-    }
     Json node = {{"id", setup.id},           {"number", setup.number}, {"name", setup.name},
                  {"scene", setup.scene},     {"camera", setup.camera}, {"mode", setup.mode},
                  {"profile", setup.profile}, {"lens", setup.lens}};
@@ -76,6 +61,8 @@ Json setupJson(const Setup& setup) {
         node["focus"] = spell(*setup.focus);
     if (setup.externalPower)
         node["external_power"] = true;
+    if (setup.secondSlot != SecondSlot::Unused)
+        node["second_slot"] = nameIn(table(kSecondSlotNames), setup.secondSlot);
     node.update({{"rate", spell(setup.rate)},
                  {"shutter", spell(setup.shutter)},
                  {"iris", spell(setup.iris)},
@@ -87,7 +74,7 @@ Json setupJson(const Setup& setup) {
                  {"shutter_school", nameIn(table(kShutterSchoolNames), setup.shutterSchool)},
                  {"payer", nameIn(table(kPayerNames), setup.payer)},
                  {"bank", setup.bank},
-                 {"accepted", accepted}});
+                 {"accepted", acceptedJson(setup.accepted)}});
     appendExtra(node, setup.extra);
     return node;
 }
@@ -140,6 +127,10 @@ Result<Shoot> readShoot(std::string_view text, const std::string& file,
     shoot.setups = root.list<Setup>("setups", [&](const Json& item, const std::string& at) {
         return setupFrom(item, at, state);
     });
+    if (root.has("plan"))
+        shoot.plan = root.list<ShootDay>("plan", [&](const Json& item, const std::string& at) {
+            return dayFrom(item, at, state);
+        });
     checkIds(shoot.scenes, "scenes", root);
     checkIds(shoot.setups, "setups", root);
     shoot.extra = root.extra();
@@ -172,6 +163,8 @@ std::string writeShoot(const Shoot& shoot) {
     node["setups"] = Json::array();
     for (const auto& setup : shoot.setups)
         node["setups"].push_back(setupJson(setup));
+    if (!shoot.plan.empty())
+        putList(node, "plan", shoot.plan, dayJson);
     appendExtra(node, shoot.extra);
     return node.dump(2, ' ', false, Json::error_handler_t::replace) + "\n";
 }

@@ -5,6 +5,7 @@
 #include <nlohmann/json.hpp>
 
 #include <cmath>
+#include <filesystem>
 #include <sstream>
 
 namespace bslate::cli {
@@ -401,6 +402,82 @@ TEST(CliLut, WritesEveryFormat) {
     EXPECT_NE(write("b.xml", {"--format", "cdl"}).find("rating-linear"), std::string::npos);
     EXPECT_EQ(ran({"lut", kShoot, "--setup", "2A", "-o", "x", "--format", "png"}).code, kBadInput);
     EXPECT_EQ(ran({"lut", kShoot, "--setup", "2A", "-o", "x", "--look", "gone"}).code, kBadInput);
+}
+
+// Record times with all of the capacity: common practice, no source (tables of several makers
+// agree). 512 GB at 810 Mb/s are 5056.8 s.
+TEST(CliMedia, LastsAndFits) {
+    const auto wide = ran({"media", "--bit-rate", "810Mb/s", "--capacity", "512GB", "--json"});
+    EXPECT_NEAR(wide.json()["record_time_s"].get<double>() / 60, 84.3, 0.05);
+    const auto fits = ran({"media", "--bit-rate", "240Mb/s", "--capacity", "128GB", "--usable",
+                           "0.9", "--class", "V60", "--peak", "1.1", "--json"});
+    EXPECT_EQ(fits.code, kGood);
+    EXPECT_NEAR(fits.json()["record_time_s"].get<double>(), 3840, 0.01);
+    EXPECT_NEAR(fits.json()["required_write_bytes_per_s"].get<double>(), 33e6, 1);
+    EXPECT_EQ(fits.json()["fit"], "fits");
+    EXPECT_EQ(
+        ran({"media", "--bit-rate", "400Mb/s", "--capacity", "1TB", "--class", "V60", "--json"})
+            .json()["fit"],
+        "marginal");
+    EXPECT_EQ(ran({"media", "--bit-rate", "481Mb/s", "--capacity", "1TB", "--class", "V60"}).code,
+              1);
+    for (const auto& wrong : std::vector<std::vector<std::string>>{
+             {"--bit-rate", "0Mb/s", "--capacity", "1TB"},
+             {"--bit-rate", "fast", "--capacity", "1TB"},
+             {"--bit-rate", "9Mb/s", "--capacity", "-4GB"},
+             {"--bit-rate", "9Mb/s", "--capacity", "4GB", "--class", "V61"},
+             {"--bit-rate", "9Mb/s", "--capacity", "4GB", "--usable", "0"},
+             {"--bit-rate", "9Mb/s", "--capacity", "4GB", "--peak", "0.5"}}) {
+        std::vector<std::string> args = {"media"};
+        args.insert(args.end(), wrong.begin(), wrong.end());
+        const auto result = ran(args);
+        EXPECT_EQ(result.code, kBadInput) << wrong.back();
+        EXPECT_NE(result.err.find("expected"), std::string::npos) << result.err;
+    }
+}
+
+TEST(CliDay, PlansTheDemo) {
+    const auto all = ran({"day", kShoot, "--json"});
+    EXPECT_EQ(all.code, 1) << "the interview outlasts a clip limit";
+    const auto node = all.json();
+    ASSERT_EQ(node["days"].size(), 2u);
+    for (const char* key : {"takes", "assignments", "swaps", "offloads", "batteries", "findings",
+                            "safe_s", "recorded_bytes", "optimal", "least_changes"})
+        EXPECT_TRUE(node["days"][1].contains(key)) << key;
+    EXPECT_EQ(node["days"][1]["swaps"].size(), 1u);
+    EXPECT_FALSE(node["pack"].empty());
+    const auto one = ran({"day", kShoot, "--day", "1", "--text"});
+    EXPECT_EQ(one.code, kGood) << one.out;
+    EXPECT_NE(one.out.find("Pack"), std::string::npos);
+    EXPECT_EQ(ran({"day", kShoot, "--day", "9"}).code, kBadInput);
+    EXPECT_EQ(ran({"day", "nowhere.bslate"}).code, kBadInput);
+}
+
+TEST(CliCardBench, SimulatesAndAsksBeforeItWrites) {
+    const auto tired = ran({"card-bench", "--simulated", "V60:tired", "--rate", "400Mb/s",
+                            "--buffer", "40MB", "--json"});
+    EXPECT_EQ(tired.code, 1) << "40 MB last 0.8 s";
+    EXPECT_NEAR(tired.json()["sustained_bytes_per_s"].get<double>(), 60e6, 3e6);
+    EXPECT_GT(tired.json()["camera"]["drop_chance_per_hour"].get<double>(), 0.5);
+    EXPECT_EQ(ran({"card-bench", "--simulated", "V60", "--rate", "240Mb/s"}).code, kGood);
+    const TemporaryFolder folder;
+    spit(folder / "mine.txt", "keep");
+    const auto asked = ran({"card-bench", "--folder", folder.path().string(), "--size", "20MB"});
+    EXPECT_EQ(asked.code, kBadInput);
+    EXPECT_NE(asked.err.find("--yes"), std::string::npos);
+    const auto wrote = ran(
+        {"card-bench", "--folder", folder.path().string(), "--size", "20MB", "--yes", "--json"});
+    EXPECT_EQ(wrote.code, kGood) << wrote.err;
+    EXPECT_EQ(wrote.json()["written_bytes"], 20e6);
+    EXPECT_EQ(slurp(folder / "mine.txt"), "keep");
+    std::size_t files = 0;
+    for ([[maybe_unused]] const auto& entry : std::filesystem::directory_iterator(folder.path()))
+        ++files;
+    EXPECT_EQ(files, 1u) << "its own file is gone";
+    EXPECT_EQ(ran({"card-bench", "--folder", "/nowhere", "--yes"}).code, kBadInput);
+    EXPECT_EQ(ran({"card-bench", "--folder", "/proc", "--size", "20MB", "--yes"}).code, kBadInput);
+    EXPECT_EQ(ran({"card-bench"}).code, kBadInput);
+    EXPECT_EQ(ran({"card-bench", "--simulated", "V60", "--size", "9TB"}).code, kBadInput);
 }
 
 } // namespace

@@ -41,9 +41,10 @@ struct Bench {
         lean.rates = {{fps(24), DataRate(100e6)}, {fps(60), DataRate(150e6)}};
         camera.modes.push_back(fast);
         camera.modes.push_back(lean);
-        camera.cardSlots = {{"sd", "SD slot", CardForm::Sd, "UHS-II", {}}};
-        shoot.kit.cards = {{"v60", "V60", CardForm::Sd, DataSize(128e9), "V60", "UHS-II", 1, 1, {}},
-                           {"v30", "V30", CardForm::Sd, DataSize(256e9), "V30", "UHS-I", 1, 1, {}}};
+        camera.cardSlots = {{"sd", "SD slot", CardForm::Sd, "UHS-II", {}, {}}};
+        shoot.kit.cards = {
+            {"v60", "V60", CardForm::Sd, DataSize(128e9), "V60", "UHS-II", 1, {}, 1, {}},
+            {"v30", "V30", CardForm::Sd, DataSize(256e9), "V30", "UHS-I", 1, {}, 1, {}}};
     }
 
     [[nodiscard]] LatticeCase question() const {

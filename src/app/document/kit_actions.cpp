@@ -53,7 +53,7 @@ Camera startingCamera() {
     camera.modes = {mode};
     const auto times = thirdStopTimes();
     camera.shutter.times = {times.begin(), times.end()};
-    camera.cardSlots = {{"slot-1", "slot 1", CardForm::Sd, "UHS-II", {}}};
+    camera.cardSlots = {{"slot-1", "slot 1", CardForm::Sd, "UHS-II", {}, {}}};
     return camera;
 }
 

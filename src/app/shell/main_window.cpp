@@ -1,6 +1,7 @@
 #include "app/shell/main_window.h"
 
 #include "app/document/text.h"
+#include "app/shell/day_panel.h"
 #include "app/shell/dial_in_panel.h"
 #include "app/shell/notice_bar.h"
 #include "app/shell/setup_rail.h"
@@ -9,11 +10,13 @@
 #include "app/views/body_test/body_test_view.h"
 #include "app/views/brief/brief_view.h"
 #include "app/views/cadence/cadence_view.h"
+#include "app/views/card/card_dialog.h"
 #include "app/views/compare/compare_dialog.h"
 #include "app/views/kit/kit_pages.h"
 #include "app/views/kit/kit_view.h"
 #include "app/views/light/light_canvas.h"
 #include "app/views/light/light_view.h"
+#include "app/views/media/media_view.h"
 #include "app/views/profiles/profiles_view.h"
 #include "app/views/record/record_view.h"
 
@@ -39,6 +42,8 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
     , m_actions(m_document)
     , m_kitActions(m_document)
     , m_profileActions(m_kitActions)
+    , m_planner(m_document)
+    , m_dayActions(m_document, m_planner)
     , m_files(m_document, settings, scratch)
     , m_steps(new StepBar(style))
     , m_rail(new SetupRail(m_document, style))
@@ -51,8 +56,11 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
     , m_cadence(new CadenceView(m_actions, style))
     , m_light(new LightView(m_actions, style))
     , m_record(new RecordView(m_actions, style))
+    , m_media(new MediaView(m_dayActions, style))
     , m_verdict(new VerdictPanel(m_actions, style))
     , m_dialIn(new DialInPanel(m_document, style))
+    , m_dayPanel(new DayPanel(m_dayActions, style))
+    , m_side(new QStackedWidget)
     , m_notice(new NoticeBar(style)) {
     setObjectName(QStringLiteral("main-window"));
     setAcceptDrops(true);
@@ -84,18 +92,22 @@ void MainWindow::assemble() {
     add(Cadence, tr("Cadence"), m_cadence);
     add(Light, tr("Light"), m_light);
     add(Record, tr("Record"), m_record);
+    add(Media, tr("Media"), m_media);
 
-    auto* side = new QVBoxLayout;
+    auto* ofSetup = new QWidget;
+    auto* side = new QVBoxLayout(ofSetup);
+    side->setContentsMargins(0, 0, 0, 0);
     side->setSpacing(8);
     side->addWidget(m_verdict, 1);
     side->addWidget(m_dialIn);
-    m_verdict->setFixedWidth(328);
-    m_dialIn->setFixedWidth(328);
+    m_side->addWidget(ofSetup);
+    m_side->addWidget(m_dayPanel);
+    m_side->setFixedWidth(328);
 
     auto* middle = new QHBoxLayout;
     middle->setSpacing(8);
     middle->addWidget(m_stack, 1);
-    middle->addLayout(side);
+    middle->addWidget(m_side);
 
     auto* column = new QVBoxLayout;
     column->setContentsMargins(8, 6, 8, 8);
@@ -130,6 +142,11 @@ void MainWindow::connectParts() {
     connect(&m_profileActions, &ProfileActions::told, this, tell);
     connect(m_bodyTest, &BodyTestView::told, this, tell);
     connect(&m_kitActions, &KitActions::told, this, tell);
+    connect(m_media, &MediaView::refused, this, tellProblem);
+    connect(m_media, &MediaView::packRequested, this, [this] {
+        if (auto* list = makePackList())
+            list->show();
+    });
     connect(m_record, &RecordView::compareRequested, this, &MainWindow::compareSetups);
     connect(&m_files, &FileKeeper::autosaveFailed, this, tellProblem);
     connect(&m_document, &ShootDocument::fileChanged, this, &MainWindow::updateTitle);
@@ -140,6 +157,7 @@ void MainWindow::showStep(int step) {
     const int known = m_views.contains(step) ? step : Light;
     m_stack->setCurrentWidget(m_views[known]);
     m_steps->setCurrent(known);
+    m_side->setCurrentIndex(known == Media ? 1 : 0);
     m_stack->currentWidget()->setFocus();
 }
 
@@ -170,7 +188,9 @@ void MainWindow::restoreState() {
 }
 
 void MainWindow::focusNextPart(int direction) {
-    QList<QWidget*> parts = {m_stack->currentWidget(), m_verdict, m_rail, m_steps};
+    QList<QWidget*> parts = {m_stack->currentWidget(),
+                             step() == Media ? static_cast<QWidget*>(m_dayPanel) : m_verdict,
+                             m_rail, m_steps};
     if (m_notice->isVisible())
         parts.append(m_notice);
     const int count = static_cast<int>(parts.size());

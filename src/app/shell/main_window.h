@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/document/actions.h"
+#include "app/document/day_actions.h"
 #include "app/document/file_keeper.h"
 #include "app/document/kit_actions.h"
 #include "app/document/profile_actions.h"
@@ -20,10 +21,12 @@ class BodyTestView;
 class BriefView;
 class CadenceView;
 class CardDialog;
+class DayPanel;
 class DialInPanel;
 class KitPages;
 class KitView;
 class LightView;
+class MediaView;
 class NoticeBar;
 class ProfilesView;
 class RecordView;
@@ -37,7 +40,7 @@ class MainWindow : public QMainWindow {
     Q_OBJECT
 
 public:
-    enum Step { Brief = 1, Kit = 2, Cadence = 3, Light = 4, Record = 5 };
+    enum Step { Brief = 1, Kit = 2, Cadence = 3, Light = 4, Record = 5, Media = 6 };
     enum class Answer { Save, Discard, Cancel };
 
     MainWindow(Style& style, QSettings& settings, const QString& scratch);
@@ -52,6 +55,9 @@ public:
     [[nodiscard]] ProfilesView& profiles() { return *m_profiles; }
     [[nodiscard]] BodyTestView& bodyTest() { return *m_bodyTest; }
     [[nodiscard]] RecordView& record() { return *m_record; }
+    [[nodiscard]] MediaView& media() { return *m_media; }
+    [[nodiscard]] DayPlanner& planner() { return m_planner; }
+    [[nodiscard]] DayPanel& dayPanel() { return *m_dayPanel; }
     [[nodiscard]] NoticeBar& notice() { return *m_notice; }
     [[nodiscard]] VerdictPanel& verdict() { return *m_verdict; }
     [[nodiscard]] Style& style() { return m_style; }
@@ -71,6 +77,7 @@ public:
     /// `look` is the id of a recipe, or empty for the plain display.
     void writeLut(const QString& path, io::LutFormat format, const QString& look = {});
     [[nodiscard]] CardDialog* makeCard();
+    [[nodiscard]] CardDialog* makePackList(); ///< null when no day is planned
     void editSetup();
     void editShoot();
     void compareSetups();
@@ -99,6 +106,8 @@ private:
     Actions m_actions;
     KitActions m_kitActions;
     ProfileActions m_profileActions;
+    DayPlanner m_planner;
+    DayActions m_dayActions;
     FileKeeper m_files;
     StepBar* m_steps;
     SetupRail* m_rail;
@@ -111,9 +120,12 @@ private:
     CadenceView* m_cadence;
     LightView* m_light;
     RecordView* m_record;
+    MediaView* m_media;
     std::map<int, QWidget*> m_views; ///< by step number
     VerdictPanel* m_verdict;
     DialInPanel* m_dialIn;
+    DayPanel* m_dayPanel;
+    QStackedWidget* m_side; ///< of the setup, or of the day
     NoticeBar* m_notice;
     std::function<Answer()> m_ask;
 };

@@ -63,6 +63,10 @@ void shootMenu(MainWindow& w) {
         if (auto* card = w.makeCard())
             card->show();
     });
+    add(menu, tr("&Pack list\u2026"), QKeySequence(QStringLiteral("Ctrl+Shift+P")), w, [&w] {
+        if (auto* list = w.makePackList())
+            list->show();
+    });
     add(menu, tr("Rating &LUT\u2026"), QKeySequence(QStringLiteral("Ctrl+L")), w,
         [&w] { w.askLut(); });
     menu->addSeparator();
@@ -122,6 +126,8 @@ void lookMenu(MainWindow& w) {
         [&w] { w.showStep(MainWindow::Light); });
     add(menu, tr("&Record"), QKeySequence(QStringLiteral("Ctrl+5")), w,
         [&w] { w.showStep(MainWindow::Record); });
+    add(menu, tr("&Media"), QKeySequence(QStringLiteral("Ctrl+6")), w,
+        [&w] { w.showStep(MainWindow::Media); });
     menu->addSeparator();
     add(menu, tr("Next p&art"), QKeySequence(QStringLiteral("F6")), w,
         [&w] { w.focusNextPart(1); });

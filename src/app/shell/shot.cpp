@@ -21,14 +21,17 @@ void settle() {
 }
 
 QWidget* viewWidget(MainWindow& window, const QString& view) {
-    const std::pair<const char*, int> steps[] = {{"brief", MainWindow::Brief},
-                                                 {"kit", MainWindow::Kit},
-                                                 {"cadence", MainWindow::Cadence},
-                                                 {"light", MainWindow::Light},
-                                                 {"record", MainWindow::Record}};
+    const std::pair<const char*, int> steps[] = {
+        {"brief", MainWindow::Brief},     {"kit", MainWindow::Kit},
+        {"cadence", MainWindow::Cadence}, {"light", MainWindow::Light},
+        {"record", MainWindow::Record},   {"media", MainWindow::Media}};
     for (const auto& [name, step] : steps)
         if (view == QLatin1String(name)) {
             window.showStep(step);
+            if (step == MainWindow::Media) // the day of the setup that was asked for
+                if (const auto* scene = window.document().scene())
+                    window.planner().chooseDay(scene->day);
+            window.planner().settle();
             return &window;
         }
     const std::pair<const char*, int> pages[] = {{"profiles", KitPages::Profiles},
@@ -42,6 +45,12 @@ QWidget* viewWidget(MainWindow& window, const QString& view) {
     if (view == QStringLiteral("compare")) {
         window.compareSetups();
         return window.findChild<QDialog*>(QStringLiteral("compare-dialog"));
+    }
+    if (view == QStringLiteral("pack-list")) {
+        auto* list = window.makePackList();
+        if (list)
+            list->show();
+        return list;
     }
     if (view == QStringLiteral("card")) {
         auto* card = window.makeCard();
@@ -68,7 +77,7 @@ bool takeShot(MainWindow& window, const Shot& shot) {
     if (!widget) {
         std::cerr << "bright-slate: --view: no such view \"" << shot.view.toStdString()
                   << "\"; expected brief, kit, profiles, body-test, cadence, light, record, "
-                     "compare, card, keys or cautions\n";
+                     "media, compare, card, pack-list, keys or cautions\n";
         return false;
     }
     window.verdict().refresh();

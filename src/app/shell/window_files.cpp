@@ -7,6 +7,7 @@
 #include "app/shell/shoot_sheet.h"
 #include "app/views/card/card_dialog.h"
 #include "app/views/lut/lut_dialog.h"
+#include "app/views/media/media_view.h"
 #include "io/files.h"
 #include "io/lut_file.h"
 
@@ -105,6 +106,19 @@ void MainWindow::writeLut(const QString& path, io::LutFormat format, const QStri
     const auto text = io::lutText(m_document.shoot(), *setup, format, fromQt(look));
     const auto done = text ? io::writeFileAtomically(fromQt(path), *text) : Outcome(text.error());
     m_notice->tell(done ? tr("LUT written to %1").arg(path) : messageOf(done.error()), !done);
+}
+
+CardDialog* MainWindow::makePackList() {
+    auto card = m_media->packCard();
+    if (!card) {
+        m_notice->tell(tr("No day has takes yet: the Media step plans them."), true);
+        return nullptr;
+    }
+    auto* dialog = new CardDialog(*std::move(card), this);
+    dialog->setObjectName(QStringLiteral("pack-list"));
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &CardDialog::told, m_notice, &NoticeBar::tell);
+    return dialog;
 }
 
 CardDialog* MainWindow::makeCard() {

@@ -156,6 +156,9 @@ struct Camera {
     std::vector<Slot> cardSlots;
     std::vector<std::string> batteries; ///< ids it runs on; empty: any
     Watts draw{0};                      ///< while recording; 0 when not known
+    Watts standby{0};                   ///< while on and not recording; 0: as while recording
+    DataSize buffer{0};                 ///< between encoder and card; 0 when not known
+    DataRate proxyRate{20e6};           ///< of the second slot's proxy
     bool fan = false;
     std::string fixedLens; ///< id, when the lens cannot be changed
     std::vector<Filter> builtInNd;

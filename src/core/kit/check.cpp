@@ -163,6 +163,12 @@ Outcome checkKit(const Kit& kit) {
     check.uniqueIds(kit.filters, "/filters");
     check.uniqueIds(kit.cards, "/cards");
     check.uniqueIds(kit.batteries, "/batteries");
+    check.uniqueIds(kit.readers, "/readers");
+    check.uniqueIds(kit.drives, "/drives");
+    check.uniqueIds(kit.chargers, "/chargers");
+    for (std::size_t i = 0; i < kit.chargers.size(); ++i)
+        check.allKnown(kit.batteries, kit.chargers[i].batteries,
+                       "/chargers/" + std::to_string(i) + "/batteries", "a battery in this kit");
     for (std::size_t i = 0; i < kit.cameras.size() && !check.error; ++i)
         checkCamera(check, kit, i);
     if (check.error)

@@ -98,9 +98,14 @@ Kit merged(const Kit& kit, Kit other) {
     add(result.batteries, other.batteries, [&](const std::string& from, const std::string& to) {
         for (auto& camera : other.cameras)
             rename(camera.batteries, from, to);
+        for (auto& charger : other.chargers)
+            rename(charger.batteries, from, to);
     });
     add(result.filters, other.filters, nobody);
     add(result.cards, other.cards, nobody);
+    add(result.readers, other.readers, nobody);
+    add(result.drives, other.drives, nobody);
+    add(result.chargers, other.chargers, nobody);
     add(result.recipes, other.recipes, nobody);
     add(result.cameras, other.cameras, nobody);
     return result;

@@ -2,6 +2,8 @@
 
 #include "core/kit/camera.h"
 #include "core/kit/recipe.h"
+#include "core/media/offload.h"
+#include "core/media/power.h"
 
 #include <string>
 #include <vector>
@@ -39,6 +41,9 @@ struct Kit {
     int filterSlots = 2; ///< external filters the holder takes at once
     std::vector<MemoryCard> cards;
     std::vector<Battery> batteries;
+    std::vector<CardReader> readers;
+    std::vector<Drive> drives; ///< in the order copies are made to them
+    std::vector<Charger> chargers;
     std::vector<Recipe> recipes;
     ExtraKeys extra;
     friend bool operator==(const Kit&, const Kit&) = default;

@@ -7,6 +7,7 @@
 #include <span>
 #include <string>
 #include <string_view>
+#include <vector>
 
 /// Cards, slots and batteries, and what they guarantee.
 namespace bslate {
@@ -46,6 +47,7 @@ struct MemoryCard {
     std::string speedClass = "V30"; ///< a name of speedClasses()
     std::string bus = "UHS-I";      ///< a name of buses()
     double usable = 1.0;            ///< share left after formatting and reserve, (0, 1]
+    std::optional<DataRate> read;   ///< sustained reading, when known
     int count = 1;
     ExtraKeys extra;
     friend bool operator==(const MemoryCard&, const MemoryCard&) = default;
@@ -57,6 +59,7 @@ struct Slot {
     std::string name;
     CardForm form = CardForm::Sd;
     std::string bus = "UHS-I";
+    std::optional<DataRate> most; ///< the body writes no more here, and lowers the bit rate unasked
     ExtraKeys extra;
     friend bool operator==(const Slot&, const Slot&) = default;
 };
@@ -72,7 +75,9 @@ struct Slot {
 struct Battery {
     std::string id;
     std::string name;
-    WattHours energy{50};
+    WattHours energy{50}; ///< as printed on it
+    double usable = 1.0;  ///< share until the camera switches off, (0, 1]
+    double health = 1.0;  ///< share of its energy that age has left, (0, 1]
     int count = 1;
     ExtraKeys extra;
     friend bool operator==(const Battery&, const Battery&) = default;

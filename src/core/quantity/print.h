@@ -47,6 +47,8 @@ namespace bslate {
 [[nodiscard]] std::string print(FrameSize size);        ///< `3840 × 2160`
 /// `2 h 28 min`, `68 min`, `5 min 44 s`, `8.3 s`: never longer than it really is.
 [[nodiscard]] std::string printDuration(Seconds length);
+/// `22:40`, on a later day `+00:20`; rounded down to the minute, or up.
+[[nodiscard]] std::string printClock(Seconds sinceMidnight, bool roundUp = false);
 /// `22.5 MB/s`: how cards are rated.
 [[nodiscard]] std::string printBytes(DataRate rate);
 

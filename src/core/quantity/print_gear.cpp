@@ -130,6 +130,15 @@ std::string spellTimeOfDay(Seconds sinceMidnight) {
     const auto two = [](int n) { return (n < 10 ? "0" : "") + std::to_string(n); };
     return two(minutes / 60) + ":" + two(minutes % 60);
 }
+std::string printClock(Seconds sinceMidnight, bool roundUp) {
+    if (!std::isfinite(sinceMidnight.value()))
+        return "\u2013";
+    const double exact = sinceMidnight.value() / 60;
+    const auto minutes =
+        static_cast<long>(roundUp ? std::ceil(exact - 1e-6) : std::floor(exact + 1e-6));
+    const std::string clock = spellTimeOfDay(Seconds(static_cast<double>(minutes) * 60));
+    return minutes >= 24 * 60 ? "+" + clock : clock;
+}
 std::string spellFactor(Magnification x) {
     return exact(x.value()) + "x";
 }

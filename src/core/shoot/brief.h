@@ -36,6 +36,8 @@ struct Brief {
     Turnaround turnaround = Turnaround::Weeks;
     std::vector<School> schools; ///< preferred, first choice first; empty: as each scene suggests
     Celsius ambient{20};         ///< where a scene says nothing
+    int copies = 2;              ///< verified copies before a card is used again, [1, 4]
+    Seconds finished{0};         ///< length of what is delivered; 0 when not known
     ExtraKeys extra;
     friend bool operator==(const Brief&, const Brief&) = default;
 };

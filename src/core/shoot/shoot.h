@@ -3,6 +3,7 @@
 #include "core/kit/kit.h"
 #include "core/light/metering.h"
 #include "core/shoot/brief.h"
+#include "core/shoot/day.h"
 #include "core/shoot/scene.h"
 
 #include <optional>
@@ -14,18 +15,10 @@
 /// half-edited (a setup naming a camera that is gone); evaluation says what is missing.
 namespace bslate {
 
-inline constexpr int kShootVersion = 2;
+inline constexpr int kShootVersion = 3;
 
 /// Who compensates a change that costs or gives stops.
 enum class Payer { Nd, Iris, Light, Rating, Nobody };
-
-/// A finding taken on purpose; it is remembered and printed.
-struct Acceptance {
-    std::string finding; ///< `id` or `id:subject`
-    std::string reason;  ///< never empty
-    ExtraKeys extra;
-    friend bool operator==(const Acceptance&, const Acceptance&) = default;
-};
 
 /// What a shutter is chosen by.
 enum class ShutterSchool {
@@ -47,6 +40,7 @@ struct Setup {
     Millimetres focal{0};        ///< of a zoom; 0: its shortest
     std::optional<Metres> focus; ///< distance focused at
     bool externalPower = false;
+    SecondSlot secondSlot = SecondSlot::Unused;
     FrameRate rate;
     Shutter shutter = ShutterAngle(180.0);
     ShutterSchool shutterSchool = ShutterSchool::HalfFrame;
@@ -74,6 +68,7 @@ struct Shoot {
     Kit kit;
     std::vector<Scene> scenes;
     std::vector<Setup> setups;
+    std::vector<ShootDay> plan; ///< days that have been planned, by number
     ExtraKeys extra;
     friend bool operator==(const Shoot&, const Shoot&) = default;
 };

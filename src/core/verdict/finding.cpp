@@ -1,5 +1,7 @@
 #include "core/verdict/finding.h"
 
+#include "core/shoot/take_line.h"
+
 namespace bslate {
 
 std::string_view severityName(Severity severity) {
@@ -24,6 +26,10 @@ Shoot applied(const Shoot& shoot, const Edit& edit) {
     if (edit.scene)
         if (auto* scene = findScene(result, edit.scene->id))
             *scene = *edit.scene;
+    if (edit.kit)
+        result.kit = *edit.kit;
+    if (edit.day)
+        result = withDay(std::move(result), *edit.day);
     return result;
 }
 

@@ -23,6 +23,13 @@ struct Duration {
     friend bool operator==(const Duration&, const Duration&) = default;
 };
 
+/// A time of day; Seconds print as shutter times.
+struct ClockTime {
+    Seconds time;        ///< since midnight; the next day beyond 24 h
+    bool atMost = false; ///< told rounded up to the minute, not down
+    friend bool operator==(const ClockTime&, const ClockTime&) = default;
+};
+
 /// A data rate as cards are rated, in MB/s.
 struct CardSpeed {
     DataRate rate;
@@ -40,7 +47,7 @@ using FactValue =
     std::variant<Stops, Level, TStop, ExposureIndex, Shutter, Seconds, FrameRate, Kelvin, Density,
                  School, ZebraTap, int, std::string, Duration, CardSpeed, DataRate, BitsPerPixel,
                  Magnification, Millimetres, Metres, Degrees, Celsius, Lux, ReasonList, Hertz,
-                 Fraction, DegreesPerSecond, Payer>;
+                 Fraction, DegreesPerSecond, Payer, DataSize, ClockTime, Watts, WattHours>;
 struct Fact {
     std::string_view name; ///< always a literal
     FactValue value;
@@ -58,6 +65,8 @@ struct Reason {
 struct Edit {
     std::optional<Setup> setup;
     std::optional<Scene> scene;
+    std::optional<ShootDay> day = std::nullopt; ///< by number; added when it is not planned yet
+    std::optional<Kit> kit = std::nullopt;      ///< instead of the shoot's
 };
 
 /// The edited copy. Parts whose ids are not in the shoot are ignored.
@@ -72,6 +81,8 @@ struct Remedy {
     Stops highlights; ///< headroom of the brightest patch that matters, afterwards
     Stops shadows;    ///< the darkest one over the noise, afterwards
     int worse = 0;    ///< patches that were good before and are lost or noisy afterwards
+    /// What it leaves, in words of its own, where stops say nothing.
+    std::optional<Reason> effect = std::nullopt;
 };
 
 struct Finding {

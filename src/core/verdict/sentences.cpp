@@ -254,7 +254,7 @@ const Sentence* findSentence(std::string_view id) {
     for (const auto& sentence : kRemedies)
         if (sentence.id == id)
             return &sentence;
-    return nullptr;
+    return findDaySentence(id);
 }
 
 } // namespace bslate

@@ -15,4 +15,7 @@ struct Sentence {
 /// Null for an id without wording.
 [[nodiscard]] const Sentence* findSentence(std::string_view id);
 
+/// Those about a day's cards, power and copies: sentences_day.cpp.
+[[nodiscard]] const Sentence* findDaySentence(std::string_view id);
+
 } // namespace bslate

@@ -45,6 +45,7 @@ struct Filler {
     }
     std::string operator()(Duration value) const { return printDuration(value.length); }
     std::string operator()(CardSpeed value) const { return printBytes(value.rate); }
+    std::string operator()(ClockTime value) const { return printClock(value.time, value.atMost); }
     std::string operator()(Density value) const { return fixedText(value.value(), 1); }
     std::string operator()(ZebraTap value) const {
         return translated(value == ZebraTap::Recorded ? "the recorded signal" : "the viewing LUT",
@@ -129,6 +130,8 @@ std::string titleOf(const Remedy& remedy, const Translator& translate) {
 }
 
 std::string effectOf(const Remedy& remedy, const Translator& translate) {
+    if (remedy.effect)
+        return reasonOf(*remedy.effect, translate);
     const Facts facts = {
         {"highlights", remedy.highlights}, {"shadows", remedy.shadows}, {"worse", remedy.worse}};
     return fill(remedy.worse > 0 ? kEffectWorse : kEffect, facts, translate);

@@ -56,11 +56,11 @@ TEST(GuaranteedIn, TheSlowestOfClassCardAndSlotCounts) {
     Slot slot;
     slot.bus = "UHS-II";
     EXPECT_DOUBLE_EQ(guaranteedIn(card, slot).value(), 90 * 8e6);
-    Slot fast{"cf", "CF", CardForm::CfExpressB, "CFexpress B", {}};
+    Slot fast{"cf", "CF", CardForm::CfExpressB, "CFexpress B", {}, {}};
     EXPECT_EQ(guaranteedIn(card, fast).value(), 0) << "it does not fit";
-    MemoryCard quick{"q", "q", CardForm::CfExpressA, DataSize(1e11), "VPG1600", "CFexpress A", 1.0,
-                     1,   {}};
-    Slot narrow{"a", "A", CardForm::CfExpressA, "CFexpress A", {}};
+    MemoryCard quick{
+        "q", "q", CardForm::CfExpressA, DataSize(1e11), "VPG1600", "CFexpress A", 1.0, {}, 1, {}};
+    Slot narrow{"a", "A", CardForm::CfExpressA, "CFexpress A", {}, {}};
     EXPECT_DOUBLE_EQ(guaranteedIn(quick, narrow).value(), 1000 * 8e6) << "the bus is the ceiling";
 }
 

@@ -48,7 +48,7 @@ TEST(Lattice, EveryClosedCellSaysWhyInWords) {
     bench.shoot.setups[0].externalPower = true;
     EXPECT_EQ(bench.why("main", 24), "");
     bench.shoot.kit.cards = {
-        {"cf", "CF", CardForm::CfExpressB, DataSize(1e12), "VPG400", "CFexpress B", 1, 1, {}}};
+        {"cf", "CF", CardForm::CfExpressB, DataSize(1e12), "VPG400", "CFexpress B", 1, {}, 1, {}}};
     EXPECT_EQ(bench.why("main", 24), "no card at hand fits SD slot");
     bench.shoot.kit.cards.clear();
     EXPECT_EQ(bench.why("main", 24), "") << "without any card in the kit cards are not judged";

@@ -37,8 +37,8 @@ QString keysHtml() {
         const char* key;
         const char* what;
     } keys[] = {
-        {"Ctrl+1, Ctrl+2, Ctrl+3, Ctrl+4, Ctrl+5",
-         QT_TRANSLATE_NOOP("Help", "Brief, Kit, Cadence, Light, Record")},
+        {"Ctrl+1, Ctrl+2, Ctrl+3, Ctrl+4, Ctrl+5, Ctrl+6",
+         QT_TRANSLATE_NOOP("Help", "Brief, Kit, Cadence, Light, Record, Media")},
         {"Ctrl+Left, Ctrl+Right", QT_TRANSLATE_NOOP("Help", "previous, next setup")},
         {"Left, Right", QT_TRANSLATE_NOOP("Help", "iris a third of a stop down, up in light")},
         {"Up, Down", QT_TRANSLATE_NOOP("Help", "rating a third of a stop up, down")},
@@ -73,6 +73,15 @@ QString keysHtml() {
         {"Record: arrows, Return, W",
          QT_TRANSLATE_NOOP("Help", "move, record this way, open a closed cell")},
         {"Record: L, F", QT_TRANSLATE_NOOP("Help", "next sensor area, only what can be used")},
+        {"Media: arrows, Alt+Left, Alt+Right",
+         QT_TRANSLATE_NOOP("Help", "choose take and camera, move the take five minutes")},
+        {"Media: Insert, Return, Delete, S",
+         QT_TRANSLATE_NOOP("Help", "type a new take, rewrite, delete, fill from the scenes")},
+        {"Media: W, E, C, X",
+         QT_TRANSLATE_NOOP("Help", "uninterruptible, really ran, type the card, card failed")},
+        {"Media: +, -, F, PgUp, PgDn, Escape",
+         QT_TRANSLATE_NOOP("Help", "zoom, whole day, other day, stop searching")},
+        {"Ctrl+Shift+P", QT_TRANSLATE_NOOP("Help", "pack list: print, PDF, copy (P on Media)")},
         {"C, Ctrl+Shift+E", QT_TRANSLATE_NOOP("Help", "compare two setups")},
         {"F6, Shift+F6", QT_TRANSLATE_NOOP("Help", "next, previous part of the window")},
         {"Ctrl+E, F4",

@@ -1,0 +1,186 @@
+#include "app/document/day_actions.h"
+
+#include "app/document/fresh_id.h"
+#include "app/document/text.h"
+#include "core/quantity/parse.h"
+#include "core/quantity/print.h"
+#include "core/shoot/take_line.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate::app {
+
+DayActions::DayActions(ShootDocument& document, DayPlanner& planner, QObject* parent)
+    : QObject(parent)
+    , m_document(document)
+    , m_planner(planner) {}
+
+void DayActions::edit(const QString& name, const ShootDay& day, int drag) {
+    m_document.edit(name, withDay(m_document.shoot(), day), drag);
+}
+
+template<class Change>
+void DayActions::changeTake(const QString& name, const QString& take, Change change) {
+    auto day = m_planner.day();
+    if (auto* own = findTake(day, fromQt(take))) {
+        change(*own);
+        edit(name, day);
+    }
+}
+
+QString DayActions::addTake(const QString& line, const QString& after) {
+    auto take = parseTakeLine(m_document.shoot(), fromQt(line));
+    if (!take) {
+        emit refused(messageOf(take.error()));
+        return {};
+    }
+    auto day = m_planner.day();
+    if (day.takes.size() >= kMostTakes) {
+        emit refused(tr("A day holds at most %1 takes.").arg(kMostTakes));
+        return {};
+    }
+    Take added = *std::move(take);
+    added.id = freshId(day.takes, "take");
+    const QString id = toQt(added.id);
+    const auto here = std::find_if(day.takes.begin(), day.takes.end(),
+                                   [&](const Take& other) { return toQt(other.id) == after; });
+    day.takes.insert(here == day.takes.end() ? here : here + 1, std::move(added));
+    edit(tr("Add take"), day);
+    return id;
+}
+
+void DayActions::rewriteTake(const QString& take, const QString& line) {
+    const auto typed = parseTakeLine(m_document.shoot(), fromQt(line));
+    if (!typed) {
+        emit refused(messageOf(typed.error()));
+        return;
+    }
+    changeTake(tr("Change take"), take, [&](Take& own) {
+        own.name = typed->name;
+        own.setups = typed->setups;
+        own.length = typed->length;
+        own.at = typed->at;
+        own.gap = typed->gap;
+        own.whole = typed->whole;
+        std::erase_if(own.cards, [&](const CardPin& pin) {
+            return std::find(own.setups.begin(), own.setups.end(), pin.setup) == own.setups.end();
+        });
+    });
+}
+
+void DayActions::removeTake(const QString& take) {
+    auto day = m_planner.day();
+    std::erase_if(day.takes, [&](const Take& own) { return toQt(own.id) == take; });
+    edit(tr("Delete take"), day);
+}
+
+void DayActions::moveTake(const QString& take, Seconds start, int drag) {
+    edit(tr("Move take"), withTakeAt(m_planner.day(), fromQt(take), start), drag);
+}
+
+void DayActions::toggleWhole(const QString& take) {
+    changeTake(tr("Uninterruptible or not"), take, [](Take& own) { own.whole = !own.whole; });
+}
+
+void DayActions::happened(const QString& take, const QString& text) {
+    if (text.trimmed().isEmpty()) {
+        changeTake(tr("Take has not happened"), take, [](Take& own) {
+            own.began.reset();
+            own.ran.reset();
+            own.cards.clear();
+        });
+        return;
+    }
+    const auto really = parseHappened(fromQt(text));
+    if (!really) {
+        emit refused(messageOf(really.error()));
+        return;
+    }
+    const auto& plan = m_planner.plan();
+    for (const auto& planned : plan.takes)
+        if (toQt(planned.id) == take)
+            edit(tr("Take really ran"),
+                 withHappened(m_document.shoot(), m_planner.day(), plan, planned.id,
+                              really->began.value_or(planned.start), really->ran));
+}
+
+QString DayActions::refusal(CardPlace place, int unit) const {
+    const auto reason =
+        cardRefusal(m_document.shoot(), m_planner.day(), m_planner.plan(), place, unit);
+    return reason ? toQt(reasonOf(*reason, translator())) : QString();
+}
+
+void DayActions::putCard(CardPlace place, int unit) {
+    if (unit >= 0)
+        if (const QString why = refusal(place, unit); !why.isEmpty()) {
+            emit refused(tr("Not there: %1.").arg(why));
+            return;
+        }
+    edit(unit >= 0 ? tr("Put card into take") : tr("Let the plan choose the card"),
+         withCard(m_document.shoot(), m_planner.day(), m_planner.plan(), place, unit));
+}
+
+void DayActions::failCard(int unit, Seconds at) {
+    auto day = m_planner.day();
+    const auto& id = m_planner.plan().cards.unitIds[static_cast<std::size_t>(unit)];
+    const auto same = [&](const CardFailure& failure) { return failure.card == id; };
+    if (std::erase_if(day.failures, same) > 0) {
+        edit(tr("Card in use again"), day);
+        return;
+    }
+    constexpr double kDay = 24 * 3600;
+    day.failures.push_back({id, Seconds(std::fmod(std::max(0.0, at.value()), kDay)), {}});
+    edit(tr("Card failed"), day);
+}
+
+void DayActions::fillFromScenes() {
+    auto day = m_planner.day();
+    day.takes = takesFromScenes(m_document.shoot(), day.number);
+    if (day.takes.empty()) {
+        emit refused(tr("Day %1 has no scenes with setups to take them from.").arg(day.number));
+        return;
+    }
+    if (day.takes.size() > kMostTakes)
+        day.takes.resize(kMostTakes);
+    edit(tr("Takes from the scenes"), day);
+}
+
+void DayActions::setStart(Seconds start) {
+    auto day = m_planner.day();
+    day.start = start;
+    edit(tr("Day begins"), day);
+}
+
+void DayActions::setSafeBy(std::optional<Seconds> by) {
+    auto day = m_planner.day();
+    day.safeBy = by;
+    edit(tr("Safe by"), day);
+}
+
+void DayActions::apply(const QString& name, const Edit& change) {
+    const bool wasFile = change.kit && m_document.shoot().kitFile;
+    Shoot after = applied(m_document.shoot(), change);
+    if (wasFile)
+        after.kitFile.reset(); // the kit is changed inside this shoot, not in its file
+    m_document.edit(name, std::move(after));
+}
+
+void DayActions::accept(const QString& key, const QString& reason) {
+    if (reason.trimmed().isEmpty()) {
+        emit refused(tr("A reason is needed: it is printed and remembered."));
+        return;
+    }
+    auto day = m_planner.day();
+    std::erase_if(day.accepted, [&](const Acceptance& own) { return own.finding == fromQt(key); });
+    day.accepted.push_back({fromQt(key), fromQt(reason.trimmed()), {}});
+    edit(tr("Accept"), day);
+}
+
+void DayActions::withdraw(const QString& key) {
+    auto day = m_planner.day();
+    std::erase_if(day.accepted, [&](const Acceptance& own) { return own.finding == fromQt(key); });
+    edit(tr("Take acceptance back"), day);
+}
+
+} // namespace bslate::app

@@ -1,0 +1,53 @@
+#pragma once
+
+#include "app/style/style.h"
+#include "core/verdict/finding.h"
+
+#include <QWidget>
+
+#include <vector>
+
+class QLabel;
+class QScrollArea;
+class QVBoxLayout;
+
+namespace bslate::app {
+
+class FindingRow;
+
+/// A panel of judgements, worst first, with a heading, how many there are, and a line under it.
+/// Rows are reused.
+class FindingList : public QWidget {
+    Q_OBJECT
+
+public:
+    FindingList(const Style& style, const QString& heading, QWidget* parent = nullptr);
+
+    /// Nothing to judge when null. Findings that are shown at the point of use (safety-) are left
+    /// out.
+    void show(const std::vector<Finding>* findings, const QString& line = {});
+    /// Rows in use, in order.
+    [[nodiscard]] QList<FindingRow*> rows() const;
+    [[nodiscard]] QLabel& line() { return *m_line; }
+
+signals:
+    void remedyChosen(const QString& name, const bslate::Edit& edit);
+    void accepted(const QString& key, const QString& reason);
+    void withdrawn(const QString& key);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+
+private:
+    FindingRow* row(std::size_t index);
+
+    const Style& m_style;
+    QLabel* m_counts;
+    QLabel* m_line;
+    QScrollArea* m_scroll;
+    QWidget* m_list;
+    QVBoxLayout* m_column;
+    QList<FindingRow*> m_rows;
+};
+
+} // namespace bslate::app

@@ -1,0 +1,70 @@
+#pragma once
+
+#include "app/document/day_actions.h"
+#include "app/style/style.h"
+#include "app/views/media/day_timeline.h"
+#include "app/views/media/take_fields.h"
+#include "app/widgets/quantity_edit.h"
+#include "core/verdict/card_text.h"
+
+#include <QWidget>
+
+class QLabel;
+class QPushButton;
+
+namespace bslate::app {
+
+/// The Media step: the day as a timeline with its typed fields, one day at a time.
+class MediaView : public QWidget {
+    Q_OBJECT
+
+public:
+    MediaView(DayActions& actions, const Style& style, QWidget* parent = nullptr);
+
+    [[nodiscard]] DayTimeline& timeline() { return *m_timeline; }
+    [[nodiscard]] const QString& take() const { return m_timeline->chosenTake(); }
+    void chooseTake(const QString& take, int lane = -1);
+    void stepDay(int by);
+    /// The pack list with the labels of the cards, to print; null when nothing is planned.
+    [[nodiscard]] std::optional<Card> packCard() const;
+
+signals:
+    void refused(const QString& message);
+    void packRequested();
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
+
+private:
+    void layOut();
+    void wireFields();
+    void wireTimeline();
+    void refresh();
+    void showFields();
+    void showProgress();
+    [[nodiscard]] QString summary() const;
+    void stepTake(int by);
+    void stepLane(int by);
+    void nudge(int minutes);
+    void dropTake(const QString& take, Seconds start);
+    void failCard();
+
+    DayActions& m_actions;
+    const Style& m_style;
+    QLabel* m_title;
+    QLabel* m_summary;
+    QLabel* m_caution;
+    QLabel* m_hint;
+    QPushButton* m_fill;
+    QPushButton* m_pack;
+    QuantityEdit* m_begins;
+    QuantityEdit* m_safeBy;
+    TakeFields* m_fields;
+    DayTimeline* m_timeline;
+    int m_drag = 0;
+};
+
+} // namespace bslate::app

@@ -1,0 +1,12 @@
+#pragma once
+
+#include "core/verdict/card_text.h"
+#include "core/verdict/day/pack_list.h"
+
+namespace bslate::app {
+
+/// The pack list as a card to print: what to bring, the labels of the cards, and the cautions that
+/// go with batteries.
+[[nodiscard]] Card packCardOf(const Shoot& shoot, const PackList& list);
+
+} // namespace bslate::app

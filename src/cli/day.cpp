@@ -1,0 +1,156 @@
+#include "cli/commands.h"
+#include "cli/verdict_json.h"
+#include "core/quantity/print.h"
+#include "core/shoot/take_line.h"
+#include "core/verdict/day/day_verdict.h"
+#include "core/verdict/day/pack_list.h"
+#include "core/verdict/wording.h"
+#include "io/shoot_json.h"
+
+#include <ostream>
+
+namespace bslate::cli {
+namespace {
+
+Json usesJson(const DayPlan& plan, const DayCarriers& carriers, const char* before,
+              const char* after) {
+    Json list = Json::array();
+    for (const auto& use : carriers.plan.uses) {
+        const auto& lane = carriers.lanes[static_cast<std::size_t>(use.lane)];
+        const auto take = lane.takes[static_cast<std::size_t>(use.demand)];
+        list.push_back({{"camera", lane.camera},
+                        {"second_slot", lane.second},
+                        {"take", plan.takes[static_cast<std::size_t>(take)].id},
+                        {"unit", carriers.unitIds[static_cast<std::size_t>(use.unit)]},
+                        {"label", carriers.unitLabels[static_cast<std::size_t>(use.unit)]},
+                        {"start_s", use.start.value()},
+                        {"end_s", use.end.value()},
+                        {before, use.before.value()},
+                        {after, use.after.value()}});
+    }
+    return list;
+}
+
+// Changes in gaps and inside takes, cards and batteries alike.
+Json swapsJson(const DayPlan& plan) {
+    Json list = Json::array();
+    for (const auto* carriers : {&plan.cards, &plan.power})
+        for (const auto& use : carriers->plan.uses) {
+            if (!use.changed)
+                continue;
+            const auto& lane = carriers->lanes[static_cast<std::size_t>(use.lane)];
+            list.push_back({{"what", carriers == &plan.cards ? "card" : "battery"},
+                            {"camera", lane.camera},
+                            {"at_s", use.start.value()},
+                            {"to", carriers->unitIds[static_cast<std::size_t>(use.unit)]},
+                            {"inside_take", use.inside}});
+        }
+    return list;
+}
+
+Json renewalsJson(const DayCarriers& carriers) {
+    Json list = Json::array();
+    for (const auto& renewal : carriers.plan.renewals)
+        list.push_back({{"unit", carriers.unitIds[static_cast<std::size_t>(renewal.unit)]},
+                        {"where", carriers.servers[static_cast<std::size_t>(renewal.server)]},
+                        {"start_s", renewal.start.value()},
+                        {"end_s", renewal.end.value()}});
+    return list;
+}
+
+Json dayJson(const DayPlan& plan, const std::vector<Finding>& findings) {
+    Json node = {{"day", plan.day}, {"takes", Json::array()}};
+    for (const auto& take : plan.takes)
+        node["takes"].push_back({{"id", take.id},
+                                 {"setups", take.setups},
+                                 {"start_s", take.start.value()},
+                                 {"end_s", take.end.value()},
+                                 {"whole", take.whole}});
+    node["assignments"] = usesJson(plan, plan.cards, "before_bytes", "after_bytes");
+    node["batteries"] = usesJson(plan, plan.power, "before_wh", "after_wh");
+    node["swaps"] = swapsJson(plan);
+    node["offloads"] = renewalsJson(plan.cards);
+    node["charging"] = renewalsJson(plan.power);
+    node["recorded_bytes"] = plan.recorded.value();
+    node["safe_s"] = plan.safe ? Json(plan.safe->value()) : Json(nullptr);
+    node["optimal"] = plan.optimal();
+    node["changes"] = plan.cards.plan.cost.changes + plan.power.plan.cost.changes;
+    node["least_changes"] = plan.cards.plan.bound.changes + plan.power.plan.bound.changes;
+    node["findings"] = findingsJson(findings);
+    return node;
+}
+
+Json packJson(const PackList& pack) {
+    Json list = Json::array();
+    for (const auto& row : pack.rows)
+        list.push_back({{"name", row.name}, {"needed", row.needed}, {"owned", row.owned}});
+    return list;
+}
+
+void tellCarriers(const DayPlan& plan, const DayCarriers& carriers, std::ostream& out) {
+    for (const auto& use : carriers.plan.uses) {
+        const auto& lane = carriers.lanes[static_cast<std::size_t>(use.lane)];
+        const auto take = lane.takes[static_cast<std::size_t>(use.demand)];
+        out << "  " << printClock(use.start) << "  " << lane.title << "  "
+            << plan.takes[static_cast<std::size_t>(take)].title << "  "
+            << carriers.unitLabels[static_cast<std::size_t>(use.unit)]
+            << (use.inside    ? "  changed inside"
+                : use.changed ? "  changed"
+                              : "")
+            << "\n";
+    }
+}
+
+void tell(const DayPlan& plan, const std::vector<Finding>& findings, std::ostream& out) {
+    out << "Day " << plan.day << "\n";
+    tellCarriers(plan, plan.cards, out);
+    for (const auto& renewal : plan.cards.plan.renewals)
+        out << "  " << printClock(renewal.start) << "  copy "
+            << plan.cards.unitLabels[static_cast<std::size_t>(renewal.unit)] << " until "
+            << printClock(renewal.end, true) << "\n";
+    tellCarriers(plan, plan.power, out);
+    for (const auto& finding : findings) {
+        out << severityName(finding.severity) << ": " << titleOf(finding) << ". "
+            << reasonOf(finding) << "\n";
+        for (const auto& remedy : finding.remedies)
+            out << "    " << titleOf(remedy) << ": " << effectOf(remedy) << "\n";
+    }
+}
+
+} // namespace
+
+Result<int> day(const DayOptions& options, std::ostream& out) {
+    const auto shoot = io::loadShoot(options.file);
+    if (!shoot)
+        return shoot.error();
+    Json days = Json::array();
+    bool faults = false, seen = false;
+    for (const int number : dayNumbers(*shoot)) {
+        if (options.day != 0 && number != options.day)
+            continue;
+        seen = true;
+        auto planned = dayOf(*shoot, number);
+        if (planned.takes.empty())
+            planned.takes = takesFromScenes(*shoot, number);
+        const auto plan = planDay(*shoot, planned);
+        const auto findings = judgeDay(*shoot, planned, plan, DayRemedies::Verified);
+        faults = faults || countOf(findings, Severity::Fault) > 0;
+        if (options.json)
+            days.push_back(dayJson(plan, findings));
+        else
+            tell(plan, findings, out);
+    }
+    if (!seen)
+        return usage("--day", std::to_string(options.day), "a day of the shoot");
+    const auto pack = packListOf(*shoot);
+    if (options.json) {
+        out << Json({{"days", days}, {"pack", packJson(pack)}}).dump(2) << "\n";
+    } else {
+        out << "Pack\n";
+        for (const auto& row : pack.rows)
+            out << "  " << row.needed << " of " << row.owned << "  " << row.name << "\n";
+    }
+    return faults ? 1 : 0;
+}
+
+} // namespace bslate::cli

@@ -1,0 +1,155 @@
+#include "cli/commands.h"
+#include "cli/verdict_json.h"
+#include "core/media/card_fit.h"
+#include "core/media/recording.h"
+#include "core/quantity/number_text.h"
+#include "core/quantity/parse.h"
+#include "core/quantity/print.h"
+#include "io/folder_card.h"
+
+#include <algorithm>
+#include <cmath>
+#include <ostream>
+
+namespace bslate::cli {
+namespace {
+
+template<class Q>
+Result<Q> placed(Result<Q> value, const char* option, const std::string& text) {
+    if (value)
+        return value;
+    return usage(option, text, value.error().expected);
+}
+
+Result<DataSize> sizeOf(const std::string& text, const char* option) {
+    return placed(parseDataSize(text), option, text);
+}
+
+// Tells, and gives the exit code, of what was measured and of a camera writing to such a card.
+int tellBench(const CardBench& bench, const std::optional<WriteOutcome>& outcome, bool json,
+              std::ostream& out) {
+    const bool drops = outcome && outcome->drops > 0;
+    if (json) {
+        Json node = {{"written_bytes", bench.written.value()},
+                     {"time_s", bench.time.value()},
+                     {"sustained_bytes_per_s", bench.sustained.value() / 8},
+                     {"worst_bytes_per_s", bench.worst.value() / 8},
+                     {"slowest_block_s", bench.slowest.value()},
+                     {"blocks", bench.blocks}};
+        if (outcome)
+            node["camera"] = {{"simulated_s", outcome->simulated.value()},
+                              {"drops", outcome->drops},
+                              {"drops_per_hour", outcome->dropsPerHour},
+                              {"drop_chance_per_hour", outcome->dropChance.value()},
+                              {"lost_s", outcome->lost.value()},
+                              {"worst_buffer_bytes", outcome->worstFill.value()}};
+        out << node.dump(2) << "\n";
+        return drops ? 1 : 0;
+    }
+    out << print(bench.written) << " in " << printDuration(bench.time) << ": "
+        << printBytes(bench.sustained) << " sustained, " << printBytes(bench.worst)
+        << " at worst\n";
+    if (outcome)
+        out << "camera: " << outcome->drops << " drops in " << printDuration(outcome->simulated)
+            << ", " << print(outcome->dropChance) << " chance in an hour, buffer up to "
+            << print(outcome->worstFill) << "\n";
+    return drops ? 1 : 0;
+}
+
+Result<std::optional<WriteOutcome>> cameraOn(const CardBenchOptions& options,
+                                             const CardBehaviour& card) {
+    if (options.rate.empty())
+        return std::optional<WriteOutcome>();
+    const auto rate = placed(parseDataRate(options.rate), "--rate", options.rate);
+    if (!rate)
+        return rate.error();
+    const auto buffer = sizeOf(options.buffer, "--buffer");
+    if (!buffer)
+        return buffer.error();
+    const auto hours = placed(parseDuration(options.simulate), "--simulate", options.simulate);
+    if (!hours)
+        return hours.error();
+    if (!(options.variation >= 0) || options.variation > 1)
+        return usage("--variation", trimmed(options.variation, 3), "0 to 1");
+    return std::optional(simulateWriting(
+        {*rate, Fraction(options.variation), Seconds(0.5), *buffer}, card, *hours, options.seed));
+}
+
+} // namespace
+
+Result<int> media(const MediaOptions& options, std::ostream& out) {
+    const auto rate = placed(parseDataRate(options.bitRate), "--bit-rate", options.bitRate);
+    if (!rate)
+        return rate.error();
+    const auto capacity = sizeOf(options.capacity, "--capacity");
+    if (!capacity)
+        return capacity.error();
+    if (!(options.usable > 0) || options.usable > 1)
+        return usage("--usable", trimmed(options.usable, 4), "more than 0, up to 1");
+    if (!(options.peak >= 1) || options.peak > 3)
+        return usage("--peak", trimmed(options.peak, 4), "1 to 3");
+    std::optional<SpeedClass> speed;
+    if (!options.speedClass.empty()) {
+        speed = findSpeedClass(options.speedClass);
+        if (!speed)
+            return usage("--class", options.speedClass,
+                         "a class such as C10, U3, V60, V90 or VPG400");
+    }
+    const Seconds time = recordTime(*capacity, options.usable, *rate);
+    const DataRate peak = *rate * options.peak;
+    const auto fit = cardFit(peak, speed ? speed->guaranteed : peak);
+    if (options.json) {
+        Json node = {{"record_time_s", time.value()},
+                     {"required_write_bytes_per_s", peak.value() / 8}};
+        if (speed) {
+            node["guaranteed_write_bytes_per_s"] = speed->guaranteed.value() / 8;
+            node["fit"] = nameOf(fit);
+        }
+        out << node.dump(2) << "\n";
+    } else {
+        out << printDuration(time) << " on " << print(*capacity) << ", writing up to "
+            << printBytes(peak);
+        if (speed)
+            out << ": " << nameOf(fit) << " on " << speed->name << " ("
+                << printBytes(speed->guaranteed) << ")";
+        out << "\n";
+    }
+    return speed && fit == CardFit::Drops ? 1 : 0;
+}
+
+Result<int> cardBench(const CardBenchOptions& options, std::ostream& out) {
+    if (options.simulated.empty() == options.folder.empty())
+        return usage("--simulated, --folder", {}, "one of them");
+    const auto size = sizeOf(options.size, "--size");
+    if (!size)
+        return size.error();
+    if (size->value() > io::kMostWritten)
+        return usage("--size", options.size, "at most 64 GB");
+    const DataSize block(std::min(size->value(), 16e6));
+    if (!options.simulated.empty()) {
+        auto behaviour = parseCardBehaviour(options.simulated);
+        if (!behaviour)
+            return usage("--simulated", options.simulated, behaviour.error().expected);
+        SimulatedCard card(*behaviour, *size, options.seed);
+        const auto bench = benchCard(card, *size, block);
+        if (!bench)
+            return bench.error();
+        const auto camera = cameraOn(options, *behaviour);
+        if (!camera)
+            return camera.error();
+        return tellBench(*bench, *camera, options.json, out);
+    }
+    if (!options.yes)
+        return usage("--yes", {},
+                     "your leave to write " + print(*size) + " into " + options.folder +
+                         ": one new file, removed afterwards; nothing else is touched");
+    const auto card = io::openFolderCard(options.folder, *size);
+    if (!card)
+        return card.error();
+    const auto bench = benchCard(**card, *size, block);
+    if (!bench)
+        return bench.error();
+    return tellBench(*bench, std::nullopt, options.json, out);
+}
+
+} // namespace bslate::cli

@@ -1,0 +1,80 @@
+#include "core/media/card_device.h"
+
+#include <algorithm>
+#include <limits>
+#include <vector>
+
+namespace bslate {
+namespace {
+
+Seconds untilStall(const CardBehaviour& behaviour, Random& wear) {
+    return Seconds(behaviour.stallsPerHour > 0 ? wear.exponential(3600 / behaviour.stallsPerHour)
+                                               : std::numeric_limits<double>::infinity());
+}
+
+} // namespace
+
+std::uint64_t checksumOf(std::span<const std::byte> bytes, std::uint64_t from) {
+    for (const auto byte : bytes)
+        from = (from ^ static_cast<std::uint64_t>(byte)) * 0x100000001b3u;
+    return from;
+}
+
+SimulatedCard::SimulatedCard(const CardBehaviour& behaviour, DataSize capacity, std::uint64_t seed)
+    : m_behaviour(behaviour)
+    , m_capacity(capacity)
+    , m_wear(seed)
+    , m_nextStall(untilStall(behaviour, m_wear)) {}
+
+Result<Seconds> SimulatedCard::write(std::span<const std::byte> block) {
+    const DataSize size(static_cast<double>(block.size()));
+    if (m_written + size > m_capacity)
+        return Error{ErrorCode::FileUnwritable, {}, "simulated card", {}, "room for the block"};
+    Seconds took(size.value() * 8 / m_behaviour.sustained.value());
+    m_busy += took;
+    while (m_busy > m_nextStall) {
+        took += Seconds(m_behaviour.stallsVary ? m_wear.exponential(m_behaviour.stall.value())
+                                               : m_behaviour.stall.value());
+        m_nextStall += untilStall(m_behaviour, m_wear);
+    }
+    m_checksum = checksumOf(block, m_checksum);
+    m_written += size;
+    m_clock += took;
+    return took;
+}
+
+Result<CardBench> benchCard(CardDevice& device, DataSize total, DataSize block,
+                            const std::function<bool(double done)>& keepGoing) {
+    // Bytes that no card makes smaller.
+    std::vector<std::byte> bytes(static_cast<std::size_t>(block.value()));
+    Random noise(1);
+    for (auto& byte : bytes)
+        byte = static_cast<std::byte>(noise.next() >> 56);
+    CardBench bench;
+    bench.worst = DataRate(std::numeric_limits<double>::infinity());
+    while (bench.written < total) {
+        if (keepGoing && !keepGoing(bench.written.value() / total.value()))
+            break;
+        const auto size = static_cast<std::size_t>(
+            std::min(block.value(), (total - bench.written).value()) + 0.5);
+        const auto took = device.write({bytes.data(), size});
+        if (!took)
+            return took.error();
+        const double bits = static_cast<double>(size) * 8;
+        bench.written += DataSize(static_cast<double>(size));
+        bench.time += *took;
+        ++bench.blocks;
+        const DataRate rate(took->value() > 0 ? bits / took->value()
+                                              : std::numeric_limits<double>::infinity());
+        // The last block may be too short to say anything.
+        if (bench.blocks == 1 || (size == bytes.size() && rate < bench.worst)) {
+            bench.worst = rate;
+            bench.slowest = *took;
+        }
+    }
+    if (bench.time.value() > 0)
+        bench.sustained = DataRate(bench.written.value() * 8 / bench.time.value());
+    return bench;
+}
+
+} // namespace bslate

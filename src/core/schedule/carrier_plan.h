@@ -1,0 +1,79 @@
+#pragma once
+
+#include "core/schedule/carriers.h"
+
+#include <functional>
+
+/// Which carrier goes where: a search that keeps uninterruptible recordings whole first, loses as
+/// little as it can, and then changes as seldom as possible.
+namespace bslate {
+
+/// One unit in one bay for one demand, or for a part of it when something is changed inside.
+struct CarrierUse {
+    int lane = 0, demand = 0, bay = 0, unit = 0;
+    Seconds start{0}, end{0};
+    Fill before{0}, after{0}; ///< used of its capacity
+    bool changed = false;     ///< it was put in for this, in place of another
+    bool inside = false;      ///< while the recording was stopped in its middle
+    friend bool operator==(const CarrierUse&, const CarrierUse&) = default;
+};
+
+struct Renewal {
+    int unit = 0, server = 0;
+    Seconds out{0};           ///< when it was taken out
+    Seconds start{0}, end{0}; ///< usable again from end
+    Fill amount{0};
+    friend bool operator==(const Renewal&, const Renewal&) = default;
+};
+
+/// What could not be recorded, from a time on to the demand's end.
+struct Shortfall {
+    int lane = 0, demand = 0;
+    Seconds from{0};
+    Fill missing{0};
+    friend bool operator==(const Shortfall&, const Shortfall&) = default;
+};
+
+/// Compared from the first member to the last; the least is the best.
+struct PlanCost {
+    Seconds broken{0}; ///< of recordings that must not be interrupted
+    Seconds lost{0};   ///< of others
+    int inside = 0;    ///< changes that stop a recording
+    int changes = 0;   ///< all changes; putting the first one in is none
+    friend auto operator<=>(const PlanCost&, const PlanCost&) = default;
+    friend PlanCost operator+(const PlanCost& a, const PlanCost& b) {
+        return {a.broken + b.broken, a.lost + b.lost, a.inside + b.inside, a.changes + b.changes};
+    }
+};
+
+struct CarrierPlan {
+    std::vector<CarrierUse> uses; ///< in the order of time
+    std::vector<Renewal> renewals;
+    std::vector<Shortfall> shortfalls;
+    PlanCost cost;
+    PlanCost bound;       ///< nothing can be better than this
+    bool optimal = false; ///< cost equals bound, or everything was looked at
+    long looks = 0;
+
+    friend bool operator==(const CarrierPlan&, const CarrierPlan&) = default;
+};
+
+/// Told from time to time, with the share of the effort spent, [0, 1]; false stops the search,
+/// which then gives the best it has.
+using KeepGoing = std::function<bool(double done)>;
+
+struct PlanEffort {
+    long looks = 150'000; ///< states looked at before it stops; the first plan is always finished
+    KeepGoing keepGoing;
+};
+
+/// The best plan found; the same problem gives the same plan. It goes through the demands in the
+/// order of time, the most promising choice first, then departs from that in one place, in two, ...
+/// (limited discrepancy search), and leaves what cannot beat the best known. Its promises: lower
+/// bounds of each lane alone with as many units as it likes. A unit that is taken out is renewed
+/// in the first free time of a server that takes it, whoever comes out first.
+/// `like`: an earlier plan whose choices are tried first, so that little changes.
+[[nodiscard]] CarrierPlan planCarriers(const CarrierProblem& problem, const PlanEffort& effort = {},
+                                       const CarrierPlan* like = nullptr);
+
+} // namespace bslate

@@ -1,0 +1,229 @@
+#include "core/schedule/carrier_state.h"
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+namespace bslate {
+namespace {
+constexpr double kNever = std::numeric_limits<double>::infinity();
+constexpr double kSlack = 1e-9; // relative to a capacity
+} // namespace
+
+int CarrierProblem::unitCount() const {
+    int count = 0;
+    for (const auto& kind : kinds)
+        count += kind.count;
+    return count;
+}
+
+int CarrierProblem::kindOf(int unit) const {
+    int kind = 0;
+    while (unit >= kinds[static_cast<std::size_t>(kind)].count)
+        unit -= kinds[static_cast<std::size_t>(kind++)].count;
+    return kind;
+}
+
+CarrierState::CarrierState(const CarrierProblem& problem)
+    : m_problem(&problem)
+    , m_units(static_cast<std::size_t>(problem.unitCount()), Unit{0, -kNever, 0, false})
+    , m_bays(problem.lanes.size(), {-1, -1})
+    , m_laneEnd(problem.lanes.size(), -kNever)
+    , m_servers(problem.servers.size()) {}
+
+int CarrierState::unitIn(int lane, int bay) const {
+    return m_bays[static_cast<std::size_t>(lane)][static_cast<std::size_t>(bay)];
+}
+
+double CarrierState::roomOf(int unit) const {
+    const auto& kind = m_problem->kinds[static_cast<std::size_t>(m_problem->kindOf(unit))];
+    return kind.capacity.value() - m_units[static_cast<std::size_t>(unit)].used;
+}
+
+bool CarrierState::isReady(int unit, Seconds time, Seconds end) const {
+    const auto& state = m_units[static_cast<std::size_t>(unit)];
+    if (state.inUse || state.from > time.value() + 1e-6)
+        return false;
+    return std::none_of(
+        m_problem->faults.begin(), m_problem->faults.end(),
+        [&](const CarrierFault& fault) { return fault.unit == unit && fault.at < end; });
+}
+
+bool CarrierState::hasGap(int lane, const Demand& demand) const {
+    return demand.start.value() - m_laneEnd[static_cast<std::size_t>(lane)] >=
+           m_problem->change.value() - 1e-6;
+}
+
+// Whether what is in the bay may be used for this demand.
+bool CarrierState::holds(int unit, const Demand& demand, std::size_t bay) const {
+    if (unit < 0 || !(demand.kinds[bay] >> m_problem->kindOf(unit) & 1))
+        return false;
+    return std::none_of(
+        m_problem->faults.begin(), m_problem->faults.end(),
+        [&](const CarrierFault& fault) { return fault.unit == unit && fault.at < demand.end; });
+}
+
+// Into the first free time of the server that has it back soonest.
+void CarrierState::release(int unit, double time, CarrierPlan* plan) {
+    auto& state = m_units[static_cast<std::size_t>(unit)];
+    state.inUse = false;
+    const int kind = m_problem->kindOf(unit);
+    const auto& of = m_problem->kinds[static_cast<std::size_t>(kind)];
+    if (state.used <= 0) {
+        state.from = time;
+        return;
+    }
+    const double length = of.renewFull.value() * state.used / of.capacity.value();
+    int best = -1;
+    double bestStart = 0;
+    for (std::size_t s = 0; s < m_servers.size(); ++s) {
+        if (!(m_problem->servers[s].kinds >> kind & 1))
+            continue;
+        double start = time;
+        for (const auto& busy : m_servers[s]) {
+            if (start + length <= busy.start)
+                break;
+            start = std::max(start, busy.end);
+        }
+        if (best < 0 || start < bestStart) {
+            best = static_cast<int>(s);
+            bestStart = start;
+        }
+    }
+    state.from = kNever;
+    const bool broken = std::any_of(m_problem->faults.begin(), m_problem->faults.end(),
+                                    [&](const CarrierFault& fault) { return fault.unit == unit; });
+    if (best < 0 || !std::isfinite(length) || broken)
+        return;
+    auto& busy = m_servers[static_cast<std::size_t>(best)];
+    const Busy slot{bestStart, bestStart + length};
+    busy.insert(std::upper_bound(busy.begin(), busy.end(), slot,
+                                 [](const Busy& a, const Busy& b) { return a.start < b.start; }),
+                slot);
+    state.from = slot.end;
+    ++state.renewals;
+    if (plan)
+        plan->renewals.push_back(
+            {unit, best, Seconds(time), Seconds(slot.start), Seconds(slot.end), Fill(state.used)});
+    state.used = 0;
+}
+
+void CarrierState::note(CarrierPlan* plan, const CarrierUse& use) const {
+    if (plan && use.after > use.before)
+        plan->uses.push_back(use);
+}
+
+// The unit to go on with in the middle of a demand: the largest that is at hand.
+int CarrierState::readyInside(const Demand& demand, std::size_t bay, double time) const {
+    int best = -1;
+    for (int unit = 0; unit < static_cast<int>(m_units.size()); ++unit)
+        if ((demand.kinds[bay] >> m_problem->kindOf(unit) & 1) &&
+            m_units[static_cast<std::size_t>(unit)].used <= 0 &&
+            isReady(unit, Seconds(time), demand.end) &&
+            (best < 0 || roomOf(unit) > roomOf(best) * (1 + kSlack)))
+            best = unit;
+    return best;
+}
+
+// Fills what is in the bays, the one in use first; gives what did not fit.
+double CarrierState::fill(int lane, int index, double amount, CarrierPlan* plan) {
+    const auto& of = m_problem->lanes[static_cast<std::size_t>(lane)];
+    const auto& demand = of.demands[static_cast<std::size_t>(index)];
+    auto& bays = m_bays[static_cast<std::size_t>(lane)];
+    std::array<std::size_t, kMostBays> order{0, 1};
+    const auto started = [&](std::size_t bay) {
+        return bays[bay] >= 0 && m_units[static_cast<std::size_t>(bays[bay])].used > 0;
+    };
+    if (of.bays > 1 && started(1) && !started(0))
+        std::swap(order[0], order[1]);
+    const double perSecond = demand.amount.value() / (demand.end - demand.start).value();
+    double left = amount;
+    for (std::size_t i = 0; i < static_cast<std::size_t>(of.bays) && left > 0; ++i) {
+        const int unit = bays[order[i]];
+        if (!holds(unit, demand, order[i]))
+            continue;
+        const double room = roomOf(unit);
+        const double take = left <= room * (1 + kSlack) ? left : room;
+        if (take <= 0)
+            continue;
+        auto& used = m_units[static_cast<std::size_t>(unit)].used;
+        const double begin = demand.start.value() + (demand.amount.value() - left) / perSecond;
+        note(plan, {lane, index, static_cast<int>(order[i]), unit, Seconds(begin),
+                    Seconds(begin + take / perSecond), Fill(used), Fill(used + take),
+                    m_put[order[i]], false});
+        used += take;
+        left -= take;
+    }
+    return left > demand.amount.value() * kSlack ? left : 0;
+}
+
+bool CarrierState::apply(int lane, int index, const CarrierChoice& choice, CarrierPlan* plan) {
+    const auto& of = m_problem->lanes[static_cast<std::size_t>(lane)];
+    const auto& demand = of.demands[static_cast<std::size_t>(index)];
+    auto& bays = m_bays[static_cast<std::size_t>(lane)];
+    const double laneEnd = m_laneEnd[static_cast<std::size_t>(lane)];
+    m_put = {};
+    for (std::size_t bay = 0; bay < static_cast<std::size_t>(of.bays); ++bay) {
+        if (choice.put[bay] < 0)
+            continue;
+        if (bays[bay] >= 0) {
+            release(bays[bay], laneEnd, plan);
+            ++m_cost.changes;
+            m_put[bay] = true;
+        }
+        bays[bay] = choice.put[bay];
+        if (!isReady(bays[bay], demand.start, demand.end))
+            return false;
+        m_units[static_cast<std::size_t>(bays[bay])].inUse = true;
+    }
+    const Seconds length = demand.end - demand.start;
+    double left = demand.amount.value() > 0 ? fill(lane, index, demand.amount.value(), plan) : 0;
+    const auto timeAt = [&] {
+        return demand.end.value() - left / demand.amount.value() * length.value();
+    };
+    // Something must be in there to be changed: the first one goes in before.
+    while (left > 0 && !demand.whole && bays[0] >= 0) {
+        const double now = timeAt();
+        const int unit = readyInside(demand, 0, now);
+        if (unit < 0)
+            break;
+        release(bays[0], now, plan);
+        ++m_cost.changes;
+        ++m_cost.inside;
+        bays[0] = unit;
+        auto& state = m_units[static_cast<std::size_t>(unit)];
+        state.inUse = true;
+        const double take = std::min(left, roomOf(unit));
+        const double end = now + take / demand.amount.value() * length.value();
+        note(plan,
+             {lane, index, 0, unit, Seconds(now), Seconds(end), Fill(0), Fill(take), true, true});
+        state.used += take;
+        left -= take;
+        left = left > demand.amount.value() * kSlack ? left : 0;
+    }
+    if (left > 0) {
+        const Seconds missing = length * (left / demand.amount.value());
+        (demand.whole ? m_cost.broken : m_cost.lost) += missing;
+        if (plan)
+            plan->shortfalls.push_back({lane, index, demand.end - missing, Fill(left)});
+    }
+    m_laneEnd[static_cast<std::size_t>(lane)] = demand.end.value();
+    return true;
+}
+
+void CarrierState::finish(CarrierPlan& plan) {
+    std::vector<std::pair<double, int>> out;
+    for (std::size_t lane = 0; lane < m_bays.size(); ++lane)
+        for (const int unit : m_bays[lane])
+            if (unit >= 0)
+                out.emplace_back(m_laneEnd[lane], unit);
+    std::sort(out.begin(), out.end());
+    for (const auto& [time, unit] : out)
+        release(unit, time, &plan);
+    std::stable_sort(plan.uses.begin(), plan.uses.end(),
+                     [](const auto& a, const auto& b) { return a.start < b.start; });
+    std::stable_sort(plan.renewals.begin(), plan.renewals.end(),
+                     [](const auto& a, const auto& b) { return a.start < b.start; });
+}
+
+} // namespace bslate

@@ -1,0 +1,247 @@
+#include "core/shoot/take_line.h"
+
+#include "core/base/find_by_id.h"
+#include "core/quantity/parse.h"
+#include "core/quantity/print.h"
+#include "core/quantity/scan.h"
+
+#include <algorithm>
+#include <cmath>
+#include <set>
+
+namespace bslate {
+namespace {
+
+constexpr std::size_t kLongestLine = 400;
+constexpr std::string_view kForm = "setups, a length, and whole, a time or gap5min if wanted: "
+                                   "4A+4B 70min whole 13:00";
+
+std::vector<std::string_view> wordsOf(std::string_view text) {
+    std::vector<std::string_view> words;
+    for (std::size_t at = 0; at < text.size();) {
+        const auto start = text.find_first_not_of(" \t", at);
+        if (start == std::string_view::npos)
+            break;
+        const auto end = std::min(text.find_first_of(" \t", start), text.size());
+        words.push_back(text.substr(start, end - start));
+        at = end;
+    }
+    return words;
+}
+
+Error wrong(ErrorCode code, std::string_view got, std::string expected) {
+    return {code, {}, {}, std::string(got.substr(0, 60)), std::move(expected)};
+}
+
+Result<std::vector<std::string>> setupsIn(const Shoot& shoot, std::string_view word) {
+    std::vector<std::string> ids;
+    std::set<std::string> cameras;
+    for (std::size_t at = 0; at <= word.size();) {
+        const auto end = std::min(word.find('+', at), word.size());
+        const auto number = lowered(word.substr(at, end - at));
+        const auto found =
+            std::find_if(shoot.setups.begin(), shoot.setups.end(),
+                         [&](const Setup& setup) { return lowered(setup.number) == number; });
+        if (found == shoot.setups.end()) {
+            std::string known;
+            for (std::size_t i = 0; i < shoot.setups.size() && i < 12; ++i)
+                known += (i ? ", " : "") + shoot.setups[i].number;
+            return wrong(ErrorCode::UnknownId, word.substr(at, end - at),
+                         known.empty() ? "the number of a setup; there is none yet"
+                                       : "the number of a setup: " + known);
+        }
+        if (!cameras.insert(found->camera).second)
+            return wrong(ErrorCode::OutOfRange, word, "one setup a camera in a take");
+        ids.push_back(found->id);
+        at = end + 1;
+    }
+    return ids;
+}
+
+// A clock time: digits, a colon or h, digits. `70min` and `1h10` are lengths.
+bool isClock(std::string_view word) {
+    return word.find(':') != std::string_view::npos && parseTimeOfDay(word).ok();
+}
+
+} // namespace
+
+Result<Take> parseTakeLine(const Shoot& shoot, std::string_view text) {
+    if (text.size() > kLongestLine)
+        return wrong(ErrorCode::OutOfRange, text, "a line of at most 400 characters");
+    const auto words = wordsOf(text);
+    if (words.empty())
+        return wrong(ErrorCode::EmptyText, {}, std::string(kForm));
+    Take take;
+    auto setups = setupsIn(shoot, words[0]);
+    if (!setups)
+        return setups.error();
+    take.setups = *std::move(setups);
+    bool timed = false;
+    for (std::size_t i = 1; i < words.size(); ++i) {
+        const auto word = lowered(words[i]);
+        const bool number = word[0] >= '0' && word[0] <= '9';
+        if (word == "whole") {
+            take.whole = true;
+        } else if (word.starts_with("gap") && word.size() > 3 && word[3] >= '0' && word[3] <= '9') {
+            const auto gap = word == "gap0" ? Result(Seconds(0)) : parseDuration(word.substr(3));
+            if (!gap)
+                return wrong(ErrorCode::OutOfRange, words[i], "a gap such as gap5min");
+            take.gap = *gap;
+        } else if (number && isClock(word)) {
+            take.at = *parseTimeOfDay(word);
+        } else if (number) {
+            const auto length = parseDuration(word);
+            if (!length || timed)
+                return wrong(ErrorCode::OutOfRange, words[i],
+                             timed ? "one length" : "a length such as 70min");
+            take.length = *length;
+            timed = true;
+        } else {
+            take.name += (take.name.empty() ? "" : " ") + std::string(words[i]);
+        }
+    }
+    if (!timed)
+        return wrong(ErrorCode::EmptyText, text, std::string(kForm));
+    return take;
+}
+
+Result<Happened> parseHappened(std::string_view text) {
+    const std::string form = "how long it ran, and when it began if that was not as planned: "
+                             "13:04 75min";
+    Happened happened;
+    std::string length;
+    for (const auto word : wordsOf(text.substr(0, kLongestLine))) {
+        if (isClock(word) && !happened.began && length.empty())
+            happened.began = *parseTimeOfDay(word);
+        else
+            length += (length.empty() ? "" : " ") + std::string(word);
+    }
+    if (length.empty())
+        return wrong(ErrorCode::EmptyText, text, form);
+    const auto parsed = parseDuration(length);
+    if (!parsed)
+        return wrong(parsed.error().code, length, form);
+    happened.ran = *parsed;
+    return happened;
+}
+
+std::string lineOf(const Shoot& shoot, const Take& take) {
+    std::string line;
+    for (const auto& id : take.setups) {
+        const auto* setup = findSetup(shoot, id);
+        line += (line.empty() ? "" : "+") + (setup ? setup->number : std::string("?"));
+    }
+    const auto tight = [](std::string text) {
+        std::erase(text, ' ');
+        return text;
+    };
+    line += " " + tight(spellDuration(take.length));
+    if (take.whole)
+        line += " whole";
+    if (take.at)
+        line += " " + spellTimeOfDay(*take.at);
+    if (take.gap != Take{}.gap)
+        line += " gap" + (take.gap.value() > 0 ? tight(spellDuration(take.gap)) : "0");
+    if (!take.name.empty())
+        line += " " + take.name;
+    return line;
+}
+
+std::vector<int> dayNumbers(const Shoot& shoot) {
+    std::set<int> numbers;
+    for (const auto& scene : shoot.scenes)
+        numbers.insert(scene.day);
+    for (const auto& day : shoot.plan)
+        numbers.insert(day.number);
+    if (numbers.empty())
+        numbers.insert(1);
+    return {numbers.begin(), numbers.end()};
+}
+
+Shoot withDay(Shoot shoot, const ShootDay& day) {
+    const auto at = std::lower_bound(
+        shoot.plan.begin(), shoot.plan.end(), day.number,
+        [](const ShootDay& planned, int number) { return planned.number < number; });
+    if (at != shoot.plan.end() && at->number == day.number)
+        *at = day;
+    else
+        shoot.plan.insert(at, day);
+    return shoot;
+}
+
+ShootDay dayOf(const Shoot& shoot, int number) {
+    for (const auto& day : shoot.plan)
+        if (day.number == number)
+            return day;
+    ShootDay day;
+    day.number = number;
+    std::optional<Seconds> first;
+    for (const auto& scene : shoot.scenes)
+        if (scene.day == number && scene.start && (!first || *scene.start < *first))
+            first = scene.start;
+    if (first)
+        day.start = std::max(Seconds(0), *first - Seconds(3600));
+    return day;
+}
+
+namespace {
+
+// Setups of a scene in rounds of at most one a camera.
+std::vector<std::vector<const Setup*>> roundsOf(const Shoot& shoot, const Scene& scene) {
+    std::vector<std::vector<const Setup*>> rounds;
+    for (const auto& setup : shoot.setups) {
+        if (setup.scene != scene.id)
+            continue;
+        const auto free = std::find_if(rounds.begin(), rounds.end(), [&](const auto& round) {
+            return std::none_of(round.begin(), round.end(),
+                                [&](const Setup* other) { return other->camera == setup.camera; });
+        });
+        if (free == rounds.end())
+            rounds.push_back({&setup});
+        else
+            free->push_back(&setup);
+    }
+    return rounds;
+}
+
+} // namespace
+
+std::vector<Take> takesFromScenes(const Shoot& shoot, int day) {
+    std::vector<const Scene*> scenes;
+    for (const auto& scene : shoot.scenes)
+        if (scene.day == day)
+            scenes.push_back(&scene);
+    std::stable_sort(scenes.begin(), scenes.end(), [](const Scene* a, const Scene* b) {
+        return a->start && b->start && *a->start < *b->start;
+    });
+    std::vector<Take> takes;
+    for (const auto* scene : scenes) {
+        const auto rounds = roundsOf(shoot, *scene);
+        bool first = true;
+        for (const auto& round : rounds) {
+            Seconds footage = scene->footage * (1.0 / static_cast<double>(rounds.size()));
+            if (!(footage.value() > 0))
+                footage = scene->longestTake.value() > 0 ? scene->longestTake : Seconds(600);
+            const double most =
+                scene->longestTake.value() > 0 ? scene->longestTake.value() : footage.value();
+            const int count = static_cast<int>(std::ceil(footage.value() / most - 1e-9));
+            for (int i = 0; i < count; ++i) {
+                Take take;
+                take.id = "t" + std::to_string(takes.size() + 1);
+                take.name = scene->name;
+                for (const auto* setup : round)
+                    take.setups.push_back(setup->id);
+                take.length = footage * (1.0 / count);
+                take.whole = scene->longestTake.value() > 0;
+                take.gap = first ? Seconds(1200) : Seconds(300);
+                if (first)
+                    take.at = scene->start;
+                first = false;
+                takes.push_back(std::move(take));
+            }
+        }
+    }
+    return takes;
+}
+
+} // namespace bslate

@@ -1,0 +1,73 @@
+#include "core/verdict/day/day_rules.h"
+
+#include <set>
+
+namespace bslate::day {
+
+namespace {
+constexpr std::string_view kKitEntry = "the camera's kit entry";
+}
+
+void takesOutlastMode(const Case& now, Findings& out) {
+    for (const auto& roll : now.rolls.rolls) {
+        const auto& mode = *roll.context.mode;
+        const Seconds length = roll.end - roll.start;
+        const auto ambient = ambientOf(roll.context);
+        const auto severity = roll.whole ? Severity::Fault : Severity::Caution;
+        if (mode.clipLimit && *mode.clipLimit < length)
+            out.push_back(about(now, roll.take, roll.whole ? "day-clip-limit" : "day-clip-split",
+                                severity,
+                                {{"camera", roll.context.camera->name},
+                                 {"mode", mode.name},
+                                 {"limit", Duration{*mode.clipLimit}},
+                                 {"length", Duration{length}}},
+                                kKitEntry));
+        const auto heat = heatTime(mode, ambient);
+        if (heat && *heat < length)
+            out.push_back(about(now, roll.take, "day-heat", severity,
+                                {{"camera", roll.context.camera->name},
+                                 {"limit", Duration{*heat}},
+                                 {"ambient", ambient},
+                                 {"length", Duration{length}}},
+                                kKitEntry));
+    }
+}
+
+void shortOfPower(const Case& now, Findings& out) {
+    const auto& power = now.plan.power;
+    for (const auto& gap : power.plan.shortfalls) {
+        const auto& lane = power.lanes[static_cast<std::size_t>(gap.lane)];
+        const auto& demand = power.problem.lanes[static_cast<std::size_t>(gap.lane)]
+                                 .demands[static_cast<std::size_t>(gap.demand)];
+        out.push_back(about(now, lane.takes[static_cast<std::size_t>(gap.demand)],
+                            demand.whole ? "day-battery-empty-whole" : "day-battery-empty",
+                            Severity::Fault,
+                            {{"camera", lane.title},
+                             {"from", ClockTime{gap.from}},
+                             {"lost", Duration{demand.end - gap.from}},
+                             {"missing", WattHours(gap.missing.value())}},
+                            "energy over draw"));
+    }
+    for (const auto& use : power.plan.uses) {
+        if (!use.inside)
+            continue;
+        const auto& lane = power.lanes[static_cast<std::size_t>(use.lane)];
+        out.push_back(about(now, lane.takes[static_cast<std::size_t>(use.demand)],
+                            "day-battery-inside", Severity::Caution,
+                            {{"camera", lane.title}, {"at", ClockTime{use.start}}},
+                            "energy over draw"));
+    }
+}
+
+void externalPowerNeeded(const Case& now, Findings& out) {
+    std::set<std::string> told;
+    for (const auto& roll : now.rolls.rolls)
+        if (roll.context.mode->externalPower && !roll.context.setup->externalPower &&
+            told.insert(roll.context.setup->id).second)
+            out.push_back(
+                about(now, roll.take, "day-power-needed", Severity::Fault,
+                      {{"camera", roll.context.camera->name}, {"mode", roll.context.mode->name}},
+                      kKitEntry));
+}
+
+} // namespace bslate::day

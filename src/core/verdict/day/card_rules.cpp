@@ -1,0 +1,217 @@
+#include "core/media/card_fit.h"
+#include "core/verdict/day/day_rules.h"
+
+#include <algorithm>
+#include <set>
+
+namespace bslate::day {
+namespace {
+
+const DayLane& laneOf(const Case& now, int lane) {
+    return now.plan.cards.lanes[static_cast<std::size_t>(lane)];
+}
+
+int takeOf(const DayLane& lane, int demand) {
+    return lane.takes[static_cast<std::size_t>(demand)];
+}
+
+const MemoryCard& cardOf(const Case& now, int unit) {
+    return now.shoot.kit.cards[static_cast<std::size_t>(now.plan.cards.problem.kindOf(unit))];
+}
+
+const Roll* rollOf(const Case& now, const DayLane& lane, int demand) {
+    const auto& setup = lane.setups[static_cast<std::size_t>(demand)];
+    for (const auto& roll : now.rolls.rolls)
+        if (roll.take == takeOf(lane, demand) && roll.context.setup->id == setup)
+            return &roll;
+    return nullptr;
+}
+
+// The slot a card is in: the first of its form that the recording may use.
+const Slot* slotOf(const Roll& roll, const MemoryCard& card, const DayLane& lane, int bay) {
+    const auto pair = slotsOf(roll.context);
+    if (lane.second || bay == 1)
+        return pair.second;
+    for (const auto& slot : roll.context.camera->cardSlots)
+        if (mayUse(*roll.context.mode, slot) && fits(card, slot))
+            return &slot;
+    return pair.first;
+}
+
+constexpr std::string_view kCapacity = "capacity over bit rate";
+constexpr std::string_view kClasses = "the cards' guaranteed speed classes";
+
+} // namespace
+
+void shortOfCards(const Case& now, Findings& out) {
+    const auto& cards = now.plan.cards;
+    for (const auto& gap : cards.plan.shortfalls) {
+        const auto& lane = laneOf(now, gap.lane);
+        if (lane.second)
+            continue; // mirrorAndProxy() speaks of it
+        const int take = takeOf(lane, gap.demand);
+        const auto& demand = cards.problem.lanes[static_cast<std::size_t>(gap.lane)]
+                                 .demands[static_cast<std::size_t>(gap.demand)];
+        const Seconds lost = demand.end - gap.from;
+        Facts facts = {{"camera", lane.title},
+                       {"lost", Duration{lost}},
+                       {"length", Duration{demand.end - demand.start}},
+                       {"from", ClockTime{gap.from}},
+                       {"bitRate", lane.rates[static_cast<std::size_t>(gap.demand)]}};
+        if (demand.kinds[0] == 0) {
+            const auto* roll = rollOf(now, lane, gap.demand);
+            facts.push_back({"need", CardSpeed{roll ? roll->peak : DataRate(0)}});
+            out.push_back(
+                about(now, take, "day-no-card", Severity::Fault, std::move(facts), kClasses));
+        } else if (lost >= demand.end - demand.start) {
+            out.push_back(about(now, take, "day-card-none-left", Severity::Fault, std::move(facts),
+                                kCapacity));
+        } else {
+            out.push_back(about(now, take, demand.whole ? "day-card-full-whole" : "day-card-full",
+                                Severity::Fault, std::move(facts), kCapacity));
+        }
+    }
+}
+
+void cardsChangedInside(const Case& now, Findings& out) {
+    for (const auto& use : now.plan.cards.plan.uses) {
+        if (!use.inside)
+            continue;
+        const auto& lane = laneOf(now, use.lane);
+        out.push_back(
+            about(now, takeOf(lane, use.demand), "day-change-inside", Severity::Caution,
+                  {{"camera", lane.title},
+                   {"at", ClockTime{use.start}},
+                   {"card", now.plan.cards.unitLabels[static_cast<std::size_t>(use.unit)]}},
+                  kCapacity));
+    }
+}
+
+void cardsMarginal(const Case& now, Findings& out) {
+    std::set<std::pair<std::string, std::string>> told;
+    for (const auto& use : now.plan.cards.plan.uses) {
+        const auto& lane = laneOf(now, use.lane);
+        const auto* roll = rollOf(now, lane, use.demand);
+        if (!roll || lane.second)
+            continue;
+        const auto& card = cardOf(now, use.unit);
+        const auto* slot = slotOf(*roll, card, lane, use.bay);
+        if (!slot || cardFit(roll->peak, guaranteedIn(card, *slot)) != CardFit::Marginal ||
+            !told.emplace(roll->context.setup->id, card.id).second)
+            continue;
+        out.push_back(about(now, takeOf(lane, use.demand), "day-card-marginal", Severity::Caution,
+                            {{"card", card.name},
+                             {"camera", lane.title},
+                             {"need", CardSpeed{roll->peak}},
+                             {"best", CardSpeed{guaranteedIn(card, *slot)}}},
+                            kClasses));
+    }
+}
+
+void mirrorAndProxy(const Case& now, Findings& out) {
+    const auto& cards = now.plan.cards;
+    std::set<std::string> told;
+    for (const auto& gap : cards.plan.shortfalls) {
+        const auto& lane = laneOf(now, gap.lane);
+        const auto* roll = lane.second ? rollOf(now, lane, gap.demand) : nullptr;
+        if (!roll || !told.insert(roll->context.setup->id).second)
+            continue;
+        const auto& demand = cards.problem.lanes[static_cast<std::size_t>(gap.lane)]
+                                 .demands[static_cast<std::size_t>(gap.demand)];
+        const auto* slot = slotsOf(roll->context).second;
+        DataRate best(0);
+        for (const auto& card : now.shoot.kit.cards)
+            if (slot && card.count > 0)
+                best = std::max(best, guaranteedIn(card, *slot));
+        const bool slow = demand.kinds[0] == 0;
+        out.push_back(about(now, takeOf(lane, gap.demand),
+                            slow ? "day-mirror-slow" : "day-mirror-full", Severity::Fault,
+                            {{"camera", lane.title},
+                             {"slot", slot ? slot->name : std::string()},
+                             {"need", CardSpeed{roll->peak}},
+                             {"best", CardSpeed{best}},
+                             {"from", ClockTime{gap.from}}},
+                            kClasses));
+    }
+}
+
+void slotLowersRate(const Case& now, Findings& out) {
+    std::set<std::string> told;
+    for (std::size_t l = 0; l < now.plan.cards.lanes.size(); ++l) {
+        const auto& lane = now.plan.cards.lanes[l];
+        for (std::size_t d = 0; d < lane.takes.size(); ++d) {
+            const auto* roll = rollOf(now, lane, static_cast<int>(d));
+            if (!roll)
+                continue;
+            const auto pair = slotsOf(roll->context);
+            const auto* slot = lane.second ? pair.second : pair.first;
+            const bool proxy = lane.second && roll->context.setup->secondSlot == SecondSlot::Proxy;
+            if (!slot || !slot->most || proxy || roll->rate <= *slot->most ||
+                !told.insert(roll->context.setup->id + slot->id).second)
+                continue;
+            out.push_back(about(now, lane.takes[d], "day-rate-lowered", Severity::Caution,
+                                {{"camera", lane.title},
+                                 {"slot", slot->name},
+                                 {"rate", roll->rate},
+                                 {"most", *slot->most}},
+                                "the camera's kit entry"));
+        }
+    }
+}
+
+void busHoldsBack(const Case& now, Findings& out) {
+    std::set<std::pair<std::string, std::string>> told;
+    for (const auto& use : now.plan.cards.plan.uses) {
+        const auto& lane = laneOf(now, use.lane);
+        const auto* roll = rollOf(now, lane, use.demand);
+        const auto& card = cardOf(now, use.unit);
+        const auto* slot = roll ? slotOf(*roll, card, lane, use.bay) : nullptr;
+        const auto own = findBus(card.bus);
+        const auto host = slot ? findBus(slot->bus) : std::nullopt;
+        if (!own || !host || host->ceiling >= own->ceiling ||
+            !told.emplace(lane.camera + slot->id, card.id).second)
+            continue;
+        const auto speed = findSpeedClass(card.speedClass);
+        const bool matters = speed && speed->guaranteed > host->ceiling;
+        out.push_back(about(now, -1, "day-bus-slower", matters ? Severity::Caution : Severity::Note,
+                            {{"card", card.name},
+                             {"camera", lane.title},
+                             {"slot", slot->name},
+                             {"bus", std::string(host->name)},
+                             {"most", CardSpeed{host->ceiling}}},
+                            "SD Association and CompactFlash Association bus ceilings"));
+        out.back().subject = lane.camera + "/" + card.id;
+    }
+}
+
+// What was on a card that failed and had not been copied by then.
+void cardFailed(const Case& now, Findings& out) {
+    for (const auto& failure : now.day.failures) {
+        const int unit = now.plan.cards.unitOf(failure.card);
+        const Seconds at = onDay(now.day.start, failure.at);
+        std::string lost;
+        for (const auto& use : now.plan.cards.plan.uses) {
+            const bool copied = std::any_of(
+                now.plan.cards.plan.renewals.begin(), now.plan.cards.plan.renewals.end(),
+                [&](const Renewal& renewal) {
+                    return renewal.unit == unit && renewal.out >= use.end && renewal.end <= at;
+                });
+            if (use.unit != unit || use.start >= at || copied)
+                continue;
+            const auto& title =
+                now.plan.takes[static_cast<std::size_t>(takeOf(laneOf(now, use.lane), use.demand))]
+                    .title;
+            lost += (lost.empty() ? "" : ", ") + title;
+        }
+        Facts facts = {{"card", unit >= 0 ? now.plan.cards.unitNames[static_cast<std::size_t>(unit)]
+                                          : failure.card},
+                       {"at", ClockTime{at}},
+                       {"takes", lost}};
+        out.push_back(about(now, -1, lost.empty() ? "day-card-failed-empty" : "day-card-failed",
+                            lost.empty() ? Severity::Note : Severity::Fault, std::move(facts),
+                            "the day's record"));
+        out.back().subject = failure.card;
+    }
+}
+
+} // namespace bslate::day

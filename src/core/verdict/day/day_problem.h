@@ -1,0 +1,50 @@
+#pragma once
+
+#include "core/verdict/day/day_plan.h"
+#include "core/verdict/setup_context.h"
+
+/// A day's cards and batteries put as carrier problems. Private to verdict/day.
+namespace bslate {
+
+/// A take of one setup, resolved.
+struct Roll {
+    int take = 0;
+    Seconds start{0}, end{0};
+    bool whole = false;
+    SetupContext context;
+    DataRate rate{0}; ///< written, before a slot lowers it
+    DataRate peak{0};
+    const Take* planned = nullptr;
+};
+
+struct DayRolls {
+    std::vector<DayTake> takes;
+    std::vector<Roll> rolls; ///< in the order of time
+    std::vector<std::string> incomplete;
+};
+[[nodiscard]] DayRolls rollsOf(const Shoot& shoot, const ShootDay& day);
+
+/// Cards with lanes, pins, failures and readers; everything but the plan.
+[[nodiscard]] DayCarriers cardsOf(const Shoot& shoot, const ShootDay& day, const DayRolls& rolls);
+/// Batteries likewise. Takes on external power, and cameras of unknown draw, need none.
+[[nodiscard]] DayCarriers batteriesOf(const Shoot& shoot, const DayRolls& rolls);
+
+/// What is written into a slot: the rate, unless the slot takes less and lowers it unasked.
+[[nodiscard]] inline DataRate writtenInto(const Slot& slot, DataRate rate) {
+    return slot.most ? std::min(rate, *slot.most) : rate;
+}
+
+/// True when the mode may record into this slot.
+[[nodiscard]] bool mayUse(const RecordingMode& mode, const Slot& slot);
+
+/// The slots that take part: the first that the mode may use, and the other one.
+struct SlotPair {
+    const Slot* first = nullptr;
+    const Slot* second = nullptr;
+};
+[[nodiscard]] SlotPair slotsOf(const SetupContext& context);
+
+/// The drives copies go to, one for each copy; fewer when the kit has fewer.
+[[nodiscard]] std::vector<Drive> copyDrives(const Kit& kit, int copies);
+
+} // namespace bslate

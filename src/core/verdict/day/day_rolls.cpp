@@ -1,0 +1,80 @@
+#include "core/verdict/day/day_problem.h"
+#include "core/verdict/evaluation.h"
+
+#include <algorithm>
+
+namespace bslate {
+
+DayRolls rollsOf(const Shoot& shoot, const ShootDay& day) {
+    DayRolls result;
+    const auto tell = [&](const std::string& number) {
+        if (std::find(result.incomplete.begin(), result.incomplete.end(), number) ==
+            result.incomplete.end())
+            result.incomplete.push_back(number);
+    };
+    for (const auto& timed : timesOf(day)) {
+        const int index = static_cast<int>(result.takes.size());
+        DayTake take{timed.take->id, {},        timed.take->name,  {},
+                     timed.start,    timed.end, timed.take->whole, timed.take->ran.has_value()};
+        for (const auto& id : timed.take->setups) {
+            const auto* setup = findSetup(shoot, id);
+            const std::string number = setup ? setup->number : id;
+            take.title += (take.title.empty() ? "" : "+") + number;
+            if (!setup) {
+                tell(number);
+                continue;
+            }
+            take.setups.push_back(id);
+            const auto context = resolve(shoot, *setup);
+            if (!context) {
+                tell(number);
+                continue;
+            }
+            const auto rate = bitRateAt(*context->mode, setup->rate, shoot.brief.rate);
+            if (!rate) {
+                tell(number);
+                continue;
+            }
+            result.rolls.push_back({index, timed.start, timed.end, timed.take->whole, *context,
+                                    *rate, *rate * context->codec->peak, timed.take});
+        }
+        result.takes.push_back(std::move(take));
+    }
+    return result;
+}
+
+bool mayUse(const RecordingMode& mode, const Slot& slot) {
+    return mode.slotIds.empty() ||
+           std::find(mode.slotIds.begin(), mode.slotIds.end(), slot.id) != mode.slotIds.end();
+}
+
+SlotPair slotsOf(const SetupContext& context) {
+    SlotPair pair;
+    for (const auto& slot : context.camera->cardSlots)
+        if (!pair.first && mayUse(*context.mode, slot))
+            pair.first = &slot;
+    for (const auto& slot : context.camera->cardSlots)
+        if (!pair.second && &slot != pair.first)
+            pair.second = &slot;
+    return pair;
+}
+
+std::vector<Drive> copyDrives(const Kit& kit, int copies) {
+    std::vector<Drive> drives;
+    for (const auto& drive : kit.drives)
+        for (int i = 0; i < drive.count && static_cast<int>(drives.size()) < copies; ++i)
+            drives.push_back(drive);
+    return drives;
+}
+
+DayVolume volumeOf(const Shoot& shoot, const ShootDay& day) {
+    DayVolume volume;
+    for (const auto& roll : rollsOf(shoot, day).rolls) {
+        const Seconds length = roll.end - roll.start;
+        volume.footage += length;
+        volume.recorded += DataSize(roll.rate.value() / 8 * length.value());
+    }
+    return volume;
+}
+
+} // namespace bslate

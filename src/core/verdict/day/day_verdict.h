@@ -1,0 +1,21 @@
+#pragma once
+
+#include "core/verdict/day/day_plan.h"
+#include "core/verdict/finding.h"
+
+/// The judgements on a day: what is lost, what is risky, and the smallest thing that would save it.
+namespace bslate {
+
+enum class DayRemedies {
+    None,    ///< findings alone: while something is being dragged
+    Verified ///< with the changes that cure them, each tried out by planning the day again
+};
+
+/// Worst first; accepted ones keep their place. `plan` is planDay() of the same shoot and day.
+[[nodiscard]] std::vector<Finding> judgeDay(const Shoot& shoot, const ShootDay& day,
+                                            const DayPlan& plan, DayRemedies remedies);
+
+/// How many of a severity nobody accepted.
+[[nodiscard]] int countOf(const std::vector<Finding>& findings, Severity severity);
+
+} // namespace bslate

@@ -1,0 +1,24 @@
+#pragma once
+
+#include "core/media/card_device.h"
+
+#include <filesystem>
+#include <memory>
+
+/// A real card behind a folder: one new file is written there and removed again; nothing that was
+/// there is opened, changed or deleted.
+namespace bslate::io {
+
+/// Share of the folder's disk that stays free in any case.
+inline constexpr double kLeaveFree = 0.02;
+
+/// The most one test writes.
+inline constexpr double kMostWritten = 64e9;
+
+/// Makes the file for a test of `total` bytes. Every block is on the card before its time is taken
+/// (fdatasync). The file goes when the device goes, whatever happened. Fails when the folder is
+/// none, cannot be written to, or has not room for `total` and kLeaveFree.
+[[nodiscard]] Result<std::unique_ptr<CardDevice>>
+openFolderCard(const std::filesystem::path& folder, DataSize total);
+
+} // namespace bslate::io
