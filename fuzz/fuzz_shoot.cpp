@@ -1,4 +1,6 @@
-// The shoot reader on arbitrary bytes: an error or a shoot that judges and survives a save.
+// The shoot reader on arbitrary bytes: an error or a shoot that judges, plans its days
+// and survives a save.
+#include "core/verdict/day/day_verdict.h"
 #include "core/verdict/judge.h"
 #include "io/shoot_json.h"
 
@@ -13,6 +15,12 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
         return 0;
     for (const auto& setup : shoot->setups)
         (void)judge(*shoot, setup).count(Severity::Fault);
+    for (std::size_t i = 0; i < shoot->plan.size() && i < 2; ++i) {
+        const auto plan = planDay(*shoot, shoot->plan[i], {200, {}});
+        if (plan.cards.plan.cost < plan.cards.plan.bound)
+            std::abort();
+        (void)judgeDay(*shoot, shoot->plan[i], plan, DayRemedies::None).size();
+    }
     const auto again = io::readShoot(io::writeShoot(*shoot), "again", "/nonexistent");
     if (!again && !shoot->kitFile)
         std::abort();

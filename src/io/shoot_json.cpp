@@ -7,6 +7,7 @@
 #include "io/kit_nodes.h"
 #include "io/shoot_nodes.h"
 
+#include <algorithm>
 #include <array>
 
 namespace bslate::io {
@@ -131,6 +132,12 @@ Result<Shoot> readShoot(std::string_view text, const std::string& file,
         shoot.plan = root.list<ShootDay>("plan", [&](const Json& item, const std::string& at) {
             return dayFrom(item, at, state);
         });
+    std::stable_sort(shoot.plan.begin(), shoot.plan.end(),
+                     [](const ShootDay& a, const ShootDay& b) { return a.number < b.number; });
+    for (std::size_t i = 1; i < shoot.plan.size(); ++i)
+        if (shoot.plan[i].number == shoot.plan[i - 1].number)
+            root.fail(ErrorCode::OutOfRange, "plan", std::to_string(shoot.plan[i].number),
+                      "every day only once");
     checkIds(shoot.scenes, "scenes", root);
     checkIds(shoot.setups, "setups", root);
     shoot.extra = root.extra();

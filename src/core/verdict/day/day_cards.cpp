@@ -11,16 +11,17 @@ const char* letterOf(CardForm form) {
     return form == CardForm::Sd ? "S" : form == CardForm::CFast ? "F" : "C";
 }
 
-// Kinds and units: every card of the kit by itself.
-void addUnits(const Kit& kit, DayCarriers& cards) {
+// Kinds and units: every card of the kit by itself, but of each kind no more than could be used.
+void addUnits(const Kit& kit, DayCarriers& cards, int most) {
     int letters[3] = {0, 0, 0};
     for (const auto& card : kit.cards) {
         if (cards.problem.kinds.size() == kMostKinds)
             break;
         const double bytes = card.capacity.value() * card.usable;
-        cards.problem.kinds.push_back({card.id, Fill(bytes), card.count, Seconds(0)});
+        const int units = std::min(card.count, most);
+        cards.problem.kinds.push_back({card.id, Fill(bytes), units, Seconds(0)});
         int& count = letters[card.form == CardForm::Sd ? 0 : card.form == CardForm::CFast ? 1 : 2];
-        for (int i = 1; i <= card.count; ++i) {
+        for (int i = 1; i <= units; ++i) {
             cards.unitIds.push_back(card.id + ":" + std::to_string(i));
             cards.unitLabels.push_back(letterOf(card.form) + std::to_string(++count));
             cards.unitNames.push_back(card.name + " " + std::to_string(i));
@@ -56,7 +57,7 @@ void addReaders(const Shoot& shoot, DayCarriers& cards) {
             server.kinds |= KindSet{1} << k;
             kind.renewFull = std::min(kind.renewFull, time);
         }
-        for (int i = 1; i <= reader.count; ++i) {
+        for (int i = 1; i <= reader.count && cards.problem.servers.size() < kMostServers; ++i) {
             cards.problem.servers.push_back(server);
             cards.servers.push_back(reader.count > 1 ? reader.name + " " + std::to_string(i)
                                                      : reader.name);
@@ -204,7 +205,7 @@ int DayCarriers::unitOf(std::string_view id) const {
 DayCarriers cardsOf(const Shoot& shoot, const ShootDay& day, const DayRolls& rolls) {
     DayCarriers cards;
     cards.problem.change = kChangeTime;
-    addUnits(shoot.kit, cards);
+    addUnits(shoot.kit, cards, mostUnits(rolls));
     addReaders(shoot, cards);
     LaneMaker maker(shoot, rolls, cards);
     for (const auto& camera : shoot.kit.cameras)

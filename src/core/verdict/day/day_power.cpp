@@ -17,19 +17,20 @@ bool accepts(const Charger& charger, const Battery& battery) {
                charger.batteries.end();
 }
 
-void addUnits(const Kit& kit, DayCarriers& power) {
+void addUnits(const Kit& kit, DayCarriers& power, int most) {
     int number = 0;
     for (const auto& battery : kit.batteries) {
         if (power.problem.kinds.size() == kMostKinds)
             break;
         const WattHours full = energyAt(battery, Celsius(20));
-        CarrierKind kind{battery.id, Fill(full.value()), battery.count,
+        const int units = std::min(battery.count, most);
+        CarrierKind kind{battery.id, Fill(full.value()), units,
                          Seconds(std::numeric_limits<double>::infinity())};
         for (const auto& charger : kit.chargers)
             if (charger.count > 0 && accepts(charger, battery))
                 kind.renewFull = std::min(kind.renewFull, chargeTime(full, charger.power));
         power.problem.kinds.push_back(kind);
-        for (int i = 1; i <= battery.count; ++i) {
+        for (int i = 1; i <= units; ++i) {
             power.unitIds.push_back(battery.id + ":" + std::to_string(i));
             power.unitLabels.push_back("B" + std::to_string(++number));
             power.unitNames.push_back(battery.name + " " + std::to_string(i));
@@ -40,7 +41,9 @@ void addUnits(const Kit& kit, DayCarriers& power) {
         for (std::size_t k = 0; k < power.problem.kinds.size(); ++k)
             if (accepts(charger, kit.batteries[k]))
                 server.kinds |= KindSet{1} << k;
-        for (int bay = 1; bay <= charger.bays * charger.count; ++bay) {
+        for (int bay = 1;
+             bay <= charger.bays * charger.count && power.problem.servers.size() < kMostServers;
+             ++bay) {
             power.problem.servers.push_back(server);
             power.servers.push_back(charger.name + " " + std::to_string(bay));
         }
@@ -52,7 +55,7 @@ void addUnits(const Kit& kit, DayCarriers& power) {
 DayCarriers batteriesOf(const Shoot& shoot, const DayRolls& rolls) {
     DayCarriers power;
     power.problem.change = kChangeTime;
-    addUnits(shoot.kit, power);
+    addUnits(shoot.kit, power, mostUnits(rolls));
     for (const auto& camera : shoot.kit.cameras) {
         if (!(camera.draw.value() > 0))
             continue;

@@ -24,6 +24,14 @@ struct DayRolls {
 };
 [[nodiscard]] DayRolls rollsOf(const Shoot& shoot, const ShootDay& day);
 
+/// More readers or charger bays than this never help.
+inline constexpr std::size_t kMostServers = 64;
+/// More units of a kind than recordings, twice for second slots, are never used; a few are always
+/// shown.
+[[nodiscard]] inline int mostUnits(const DayRolls& rolls) {
+    return std::max(12, 2 * static_cast<int>(rolls.rolls.size()));
+}
+
 /// Cards with lanes, pins, failures and readers; everything but the plan.
 [[nodiscard]] DayCarriers cardsOf(const Shoot& shoot, const ShootDay& day, const DayRolls& rolls);
 /// Batteries likewise. Takes on external power, and cameras of unknown draw, need none.
