@@ -61,7 +61,7 @@ void addOptions(QCommandLineParser& parser) {
     parser.addPositionalArgument("FILE", "shoot to open (*.bslate)");
     parser.addOptions({{"demo", "Open the demo shoot"},
                        {"shot", "Write a picture and stop", "FILE.png"},
-                       {"view", "brief, light, card, keys or cautions", "NAME", "light"},
+                       {"view", "brief, light, media, card ...: README lists them", "NAME", "light"},
                        {"setup", "Select a setup by number", "NUMBER"},
                        {"size", "Window size", "WxH", "1280x800"},
                        {"theme", "slate or paper", "NAME"},

@@ -2,6 +2,7 @@
 #include "app/document/text.h"
 #include "app/views/kit/camera_sheet.h"
 #include "app/views/kit/kit_view.h"
+#include "app/widgets/quantity_edit.h"
 #include "app/window_fixture.h"
 #include "io/kit_json.h"
 
@@ -252,6 +253,37 @@ TEST_F(KitStep, ACameraTravelsByFile) {
     const auto before = kit();
     click("gear-import");
     EXPECT_EQ(kit(), before) << "cancelled";
+}
+
+TEST_F(KitStep, ReadersDrivesChargersAndBatteriesAreEdited) {
+    const auto enter = [&](const char* label, const char* text) {
+        for (auto* edit : window->kit().findChildren<QuantityEdit*>())
+            if (edit->accessibleName() == QString::fromLatin1(label)) {
+                edit->setFocus();
+                edit->selectAll();
+                QTest::keyClicks(edit, QString::fromLatin1(text));
+                QTest::keyClick(edit, Qt::Key_Return);
+                QCoreApplication::processEvents();
+                return true;
+            }
+        return false;
+    };
+    window->kit().choose(GearKind::Reader, QStringLiteral("reader"));
+    EXPECT_TRUE(enter("Takes", "SD, cfexpress b, CFast"));
+    EXPECT_EQ(kit().readers[0].forms.size(), 3u);
+    EXPECT_TRUE(enter("Takes", "floppy"));
+    EXPECT_EQ(kit().readers[0].forms.size(), 3u) << "the old value stays";
+    window->kit().choose(GearKind::Drive, QStringLiteral("backup"));
+    EXPECT_TRUE(enter("Writes at", "200MB/s"));
+    EXPECT_EQ(kit().drives[1].write, DataRate(1600e6));
+    window->kit().choose(GearKind::Charger, QStringLiteral("charger"));
+    EXPECT_TRUE(enter("Bays", "0"));
+    EXPECT_EQ(kit().chargers[0].bays, 2);
+    EXPECT_TRUE(enter("Power of a bay", "60 W"));
+    EXPECT_EQ(kit().chargers[0].power, Watts(60));
+    window->kit().choose(GearKind::Battery, QStringLiteral("large"));
+    EXPECT_TRUE(enter("Health left by age", "80 %"));
+    EXPECT_EQ(kit().batteries[1].health, 0.8);
 }
 
 } // namespace

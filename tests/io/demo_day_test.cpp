@@ -153,7 +153,7 @@ const Makes kMakes[] = {
      },
      "more SD V60 128 GB"},
     // 100 Mb/s at a peak of 2.2 are 27.5 of the 30 MB/s that V30 guarantees.
-    {"day-card-marginal", 2,
+    {"day-card-marginal-buffer", 2,
      [](Shoot& s) {
          card(s, "sd-v60").speedClass = "V30";
          for (auto& camera : s.kit.cameras)

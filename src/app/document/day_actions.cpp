@@ -158,6 +158,18 @@ void DayActions::setSafeBy(std::optional<Seconds> by) {
     edit(tr("Safe by"), day);
 }
 
+void DayActions::setCopies(int copies) {
+    Shoot after = m_document.shoot();
+    after.brief.copies = copies;
+    m_document.edit(tr("Copies wanted"), std::move(after));
+}
+
+void DayActions::setFinished(Seconds length) {
+    Shoot after = m_document.shoot();
+    after.brief.finished = length;
+    m_document.edit(tr("Length delivered"), std::move(after));
+}
+
 void DayActions::apply(const QString& name, const Edit& change) {
     const bool wasFile = change.kit && m_document.shoot().kitFile;
     Shoot after = applied(m_document.shoot(), change);

@@ -31,6 +31,8 @@ public:
     void fillFromScenes();
     void setStart(Seconds start);
     void setSafeBy(std::optional<Seconds> by);
+    void setCopies(int copies);
+    void setFinished(Seconds length); ///< of what is delivered; 0: not known
     void apply(const QString& name, const Edit& edit);
     void accept(const QString& findingKey, const QString& reason);
     void withdraw(const QString& findingKey);

@@ -27,9 +27,15 @@ auto withList(AnyKit& kit, GearKind kind, Visit visit) {
     case GearKind::Card:
         return visit(kit.cards, "card");
     case GearKind::Battery:
+        return visit(kit.batteries, "battery");
+    case GearKind::Reader:
+        return visit(kit.readers, "reader");
+    case GearKind::Drive:
+        return visit(kit.drives, "drive");
+    case GearKind::Charger:
         break;
     }
-    return visit(kit.batteries, "battery");
+    return visit(kit.chargers, "charger");
 }
 
 Camera startingCamera() {
@@ -60,9 +66,10 @@ Camera startingCamera() {
 } // namespace
 
 QString nameOf(GearKind kind) {
-    const QString names[] = {KitActions::tr("camera"), KitActions::tr("lens"),
-                             KitActions::tr("filter"), KitActions::tr("card"),
-                             KitActions::tr("battery")};
+    const QString names[] = {KitActions::tr("camera"),  KitActions::tr("lens"),
+                             KitActions::tr("filter"),  KitActions::tr("card"),
+                             KitActions::tr("battery"), KitActions::tr("reader"),
+                             KitActions::tr("drive"),   KitActions::tr("charger")};
     return names[static_cast<int>(kind)];
 }
 
@@ -99,6 +106,8 @@ QString KitActions::add(GearKind kind) {
             item.name = fromQt(tr("New %1").arg(nameOf(kind)));
             if constexpr (std::is_same_v<Item, Filter>)
                 item.label = {NdTradition::Density, 0.6};
+            if constexpr (std::is_same_v<Item, CardReader>)
+                item.forms = {CardForm::Sd};
             id = toQt(item.id);
             items.push_back(std::move(item));
         });
@@ -140,6 +149,11 @@ QString KitActions::userOf(GearKind kind, const std::string& id) const {
             (kind == GearKind::Battery && battery))
             return toQt(camera.name);
     }
+    for (const auto& charger : shoot.kit.chargers)
+        if (kind == GearKind::Battery &&
+            std::find(charger.batteries.begin(), charger.batteries.end(), id) !=
+                charger.batteries.end())
+            return toQt(charger.name);
     return {};
 }
 
@@ -206,6 +220,11 @@ void KitActions::exportFile(const QString& path, GearKind kind, const QString& i
                                              std::decay_t<decltype(items)>>)
                     list = {*item};
             });
+            if constexpr (std::is_same_v<std::decay_t<decltype(*item)>, Charger>)
+                for (const auto& battery : kit.batteries) // which it names
+                    if (std::find(item->batteries.begin(), item->batteries.end(), battery.id) !=
+                        item->batteries.end())
+                        chosen.batteries.push_back(battery);
         });
     }
     const auto outcome = io::writeFileAtomically(fromQt(path), io::writeKit(chosen));

@@ -8,8 +8,8 @@
 
 namespace bslate::app {
 
-enum class GearKind { Camera, Lens, Filter, Card, Battery };
-inline constexpr int kGearKinds = 5;
+enum class GearKind { Camera, Lens, Filter, Card, Battery, Reader, Drive, Charger };
+inline constexpr int kGearKinds = 8;
 
 /// What a person can do to the kit, as named undoable edits. An edit that would leave the kit with
 /// a broken reference is refused and told through refused(). A kit that came from a file beside

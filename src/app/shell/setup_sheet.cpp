@@ -50,6 +50,7 @@ SetupSheet::SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent)
     , m_mode(new QComboBox)
     , m_lens(new QComboBox)
     , m_bank(new QSpinBox)
+    , m_second(new QComboBox)
     , m_power(new QCheckBox(tr("runs on &external power")))
     , m_problem(new QLabel) {
     setObjectName(QStringLiteral("setup-sheet"));
@@ -80,6 +81,11 @@ SetupSheet::SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent)
     form->addRow(tr("&Frame rate"), m_rate);
     form->addRow(tr("&White"), m_white);
     form->addRow(tr("&Bank"), m_bank);
+    m_second->setObjectName(QStringLiteral("sheet-second-slot"));
+    m_second->addItems({tr("not used"), tr("mirror: the same again"),
+                        tr("relay: goes on when the first is full"), tr("proxy: a low-rate copy")});
+    m_second->setCurrentIndex(static_cast<int>(setup.secondSlot));
+    form->addRow(tr("Second slo&t"), m_second);
     m_power->setChecked(setup.externalPower);
     form->addRow(m_power);
     m_problem->setWordWrap(true);
@@ -110,6 +116,7 @@ void SetupSheet::fillCameraChoices() {
 
 bool SetupSheet::takeOptics(Setup& after) {
     after.externalPower = m_power->isChecked();
+    after.secondSlot = static_cast<SecondSlot>(m_second->currentIndex());
     after.focal = Millimetres(0);
     after.focus.reset();
     if (const auto text = m_focal->text().trimmed(); !text.isEmpty()) {

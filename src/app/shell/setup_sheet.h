@@ -35,6 +35,7 @@ private:
     QLineEdit *m_number, *m_name, *m_rate, *m_white, *m_focal, *m_focus;
     QComboBox *m_scene, *m_camera, *m_profile, *m_mode, *m_lens;
     QSpinBox* m_bank;
+    QComboBox* m_second; ///< slot
     QCheckBox* m_power;
     QLabel* m_problem;
 };

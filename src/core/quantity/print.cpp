@@ -123,7 +123,9 @@ std::string print(DataRate rate) {
 }
 std::string print(DataSize size) {
     const double giga = size.value() / 1e9;
-    return giga >= 1000 ? trimmed(giga / 1000, 2) + " TB" : trimmed(giga, 1) + " GB";
+    if (giga >= 1000)
+        return trimmed(giga / 1000, 2) + " TB";
+    return giga < 0.9995 ? trimmed(giga * 1000, 0) + " MB" : trimmed(giga, 1) + " GB";
 }
 std::string print(Kelvin white) {
     return fixedText(white.value(), 0) + " K";

@@ -27,7 +27,7 @@ namespace bslate {
 [[nodiscard]] std::string print(Lux light);
 [[nodiscard]] std::string print(const NdLabel& label); ///< `ND0.9`, `ND8`, `3 stops`
 [[nodiscard]] std::string print(DataRate rate);        ///< `240 Mb/s`
-[[nodiscard]] std::string print(DataSize size);        ///< `128 GB`
+[[nodiscard]] std::string print(DataSize size);        ///< `128 GB`, `1.02 TB`, `150 MB`
 [[nodiscard]] std::string print(Kelvin white);         ///< `5600 K`
 [[nodiscard]] std::string print(Reflectance share);    ///< `18 %`
 [[nodiscard]] std::string print(Level level);          ///< `52 %`

@@ -118,7 +118,9 @@ void CameraSheet::buildBody(QFormLayout& form) {
     form.addRow(tr("measured"), m_tap);
     m_slots = line(form, tr("Card s&lots"), "camera-slots", tr("UHS-II, UHS-I or CFexpress B"));
     m_banks = line(form, tr("Ban&ks"), "camera-banks", tr("3, or 3+4 with four on the card"));
-    m_draw = line(form, tr("Power &draw"), "camera-draw", tr("7.5 W; empty: unknown"));
+    m_draw = line(form, tr("Power &draw"), "camera-draw",
+                  tr("7.5 W, or 7.5 W / 4.5 W on standby; empty: unknown"));
+    m_buffer = line(form, tr("Buffer"), "camera-buffer", tr("0.6 GB; empty: unknown"));
 }
 
 QWidget* CameraSheet::buildLines(QPlainTextEdit& lines, const char* name, const QString& title,
@@ -152,6 +154,7 @@ void CameraSheet::fill() {
     m_slots->setText(text.cardSlots);
     m_banks->setText(text.banks);
     m_draw->setText(text.draw);
+    m_buffer->setText(text.buffer);
     m_shutter->setCurrentIndex(text.shutter);
     m_tap->setCurrentIndex(static_cast<int>(m_camera.zebra.tap));
     for (const auto& profile : m_kit.profiles) {
@@ -173,11 +176,11 @@ void CameraSheet::fill() {
 }
 
 Result<Camera> CameraSheet::typedBody() const {
-    CameraText text{m_name->text(),           m_sensor->text(), m_readout->text(),
-                    m_fastest->text(),        m_bases->text(),  m_clip->text(),
-                    m_range->text(),          m_white->text(),  m_zebra->text(),
-                    m_slots->text(),          m_banks->text(),  m_draw->text(),
-                    m_shutter->currentIndex()};
+    CameraText text{m_name->text(),    m_sensor->text(),         m_readout->text(),
+                    m_fastest->text(), m_bases->text(),          m_clip->text(),
+                    m_range->text(),   m_white->text(),          m_zebra->text(),
+                    m_slots->text(),   m_banks->text(),          m_draw->text(),
+                    m_buffer->text(),  m_shutter->currentIndex()};
     auto camera = cameraFrom(m_camera, text);
     if (!camera)
         return camera;

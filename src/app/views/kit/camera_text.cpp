@@ -119,7 +119,13 @@ void readSlots(Fields& fields, const QString& text, Camera& camera) {
     const auto before = camera.cardSlots;
     camera.cardSlots.clear();
     for (const auto& item : text.split(QLatin1Char(','), Qt::SkipEmptyParts)) {
-        const QString word = item.trimmed();
+        QString word = item.trimmed();
+        // "UHS-I at 150Mb/s": the body writes no more there.
+        std::optional<DataRate> most;
+        if (const auto at = word.indexOf(QStringLiteral(" at "), 0, Qt::CaseInsensitive); at > 0) {
+            most = fields.parsed(tr("Card slots"), word.mid(at + 4), parseDataRate);
+            word = word.left(at).trimmed();
+        }
         const Bus* found = nullptr;
         for (const auto& bus : buses())
             if (toQt(bus.name).compare(word, Qt::CaseInsensitive) == 0)
@@ -135,6 +141,7 @@ void readSlots(Fields& fields, const QString& text, Camera& camera) {
             slot = before[at];
         slot.bus = found->name;
         slot.form = found->form;
+        slot.most = most;
         camera.cardSlots.push_back(slot);
     }
 }
@@ -167,7 +174,8 @@ CameraText textOf(const Camera& camera) {
     for (const auto& base : camera.bases)
         bases << toQt(print(base.iso));
     for (const auto& slot : camera.cardSlots)
-        slotNames << toQt(slot.bus);
+        slotNames << toQt(slot.bus) +
+                         (slot.most ? QStringLiteral(" at ") + toQt(spell(*slot.most)) : QString());
     text.bases = bases.join(QStringLiteral(", "));
     text.cardSlots = slotNames.join(QStringLiteral(", "));
     text.clip = number(sensor.clip.value(), 2);
@@ -179,6 +187,10 @@ CameraText textOf(const Camera& camera) {
         text.banks += QStringLiteral("+%1").arg(camera.banks.onCard);
     if (camera.draw.value() > 0)
         text.draw = toQt(print(camera.draw));
+    if (camera.draw.value() > 0 && camera.standby.value() > 0)
+        text.draw += QStringLiteral(" / ") + toQt(print(camera.standby));
+    if (camera.buffer.value() > 0)
+        text.buffer = toQt(spell(camera.buffer));
     const auto choices = shutterChoices();
     text.shutter = static_cast<int>(choices.size()) - 1;
     for (std::size_t i = choices.size() - 1; i-- > 0;)
@@ -205,9 +217,17 @@ Result<Camera> cameraFrom(const Camera& before, const CameraText& text) {
     camera.banks.internal = static_cast<int>(fields.in(tr("Banks"), banks[0], 0, 100, bankWords));
     if (banks.size() > 1)
         camera.banks.onCard = static_cast<int>(fields.in(tr("Banks"), banks[1], 0, 100, bankWords));
-    camera.draw = text.draw.trimmed().isEmpty()
-                      ? Watts(0)
-                      : fields.parsed(tr("Power draw"), text.draw, parseWatts);
+    const auto watts = text.draw.split(QLatin1Char('/'));
+    const auto wattsOf = [&](qsizetype at) {
+        return at >= watts.size() || watts[at].trimmed().isEmpty()
+                   ? Watts(0)
+                   : fields.parsed(tr("Power draw"), watts[at], parseWatts);
+    };
+    camera.draw = wattsOf(0);
+    camera.standby = wattsOf(1);
+    camera.buffer = text.buffer.trimmed().isEmpty()
+                        ? DataSize(0)
+                        : fields.parsed(tr("Buffer"), text.buffer, parseDataSize);
     const auto choices = shutterChoices();
     if (text.shutter >= 0 && text.shutter + 1 < static_cast<int>(choices.size()))
         camera.shutter = choices[static_cast<std::size_t>(text.shutter)].dial;

@@ -12,7 +12,7 @@ namespace bslate::app {
 /// The body of a camera as the texts of its sheet, without the recording modes.
 struct CameraText {
     QString name, sensor, readout, fastest, bases, clip, range, white, zebra, cardSlots, banks,
-        draw;
+        draw, buffer;
     int shutter = 0; ///< into shutterChoices()
 };
 

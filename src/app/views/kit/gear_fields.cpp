@@ -89,6 +89,51 @@ Result<Bus> parseBus(std::string_view text) {
     return Error{ErrorCode::UnknownId, {}, {}, std::string(text), names};
 }
 
+std::string percent(double share) {
+    return print(Fraction(share));
+}
+
+Result<Fraction> parseShare(std::string_view text) {
+    const auto share = parseFraction(text);
+    if (share && share->value() >= 0.01)
+        return share;
+    return Error{ErrorCode::OutOfRange, {}, {}, std::string(text), "a share from 1 % to 100 %"};
+}
+
+Result<int> parseBays(std::string_view text) {
+    const auto count = parseCount(text);
+    if (count && *count >= 1 && *count <= 100)
+        return count;
+    return Error{ErrorCode::OutOfRange, {}, {}, std::string(text), "bays from 1 to 100"};
+}
+
+Result<Watts> parsePower(std::string_view text) {
+    const auto power = parseWatts(text);
+    if (power && power->value() > 0)
+        return power;
+    return Error{ErrorCode::OutOfRange, {}, {}, std::string(text), "watts a bay, above 0: 45 W"};
+}
+
+// "SD, CFexpress B": forms a reader takes.
+Result<std::vector<CardForm>> parseForms(std::string_view text) {
+    std::vector<CardForm> forms;
+    for (const auto& word : toQt(text).split(QLatin1Char(','), Qt::SkipEmptyParts)) {
+        std::optional<CardForm> found;
+        for (const auto form : {CardForm::Sd, CardForm::CfExpressA, CardForm::CfExpressB,
+                                CardForm::CfExpressC, CardForm::CFast})
+            if (toQt(nameOf(form)).compare(word.trimmed(), Qt::CaseInsensitive) == 0)
+                found = form;
+        if (!found)
+            return Error{ErrorCode::UnknownId,
+                         {},
+                         {},
+                         fromQt(word.trimmed()),
+                         "SD, CFexpress A, CFexpress B, CFexpress C or CFast"};
+        forms.push_back(*found);
+    }
+    return forms;
+}
+
 std::vector<GearField> lensFields(const Lens& lens) {
     Builder<Lens> b{&Kit::lenses, lens.id, {}};
     b.name(lens);
@@ -148,6 +193,10 @@ std::vector<GearField> cardFields(const MemoryCard& card) {
         c.bus = bus.name;
         c.form = bus.form;
     });
+    b.field<Fraction>("Usable share", percent(card.usable), parseShare,
+                      [](MemoryCard& c, Fraction share) { c.usable = share.value(); });
+    b.field<DataRate>("Reads at", card.read ? printBytes(*card.read) : std::string(), parseDataRate,
+                      [](MemoryCard& c, DataRate rate) { c.read = rate; });
     b.field<int>("How many", std::to_string(card.count), parseCount,
                  [](MemoryCard& c, int count) { c.count = count; });
     return std::move(b.fields);
@@ -158,8 +207,54 @@ std::vector<GearField> batteryFields(const Battery& battery) {
     b.name(battery);
     b.field<WattHours>("Energy", print(battery.energy), parseWattHours,
                        [](Battery& x, WattHours energy) { x.energy = energy; });
+    b.field<Fraction>("Usable until the camera stops", percent(battery.usable), parseShare,
+                      [](Battery& x, Fraction share) { x.usable = share.value(); });
+    b.field<Fraction>("Health left by age", percent(battery.health), parseShare,
+                      [](Battery& x, Fraction share) { x.health = share.value(); });
     b.field<int>("How many", std::to_string(battery.count), parseCount,
                  [](Battery& x, int count) { x.count = count; });
+    return std::move(b.fields);
+}
+
+std::vector<GearField> readerFields(const CardReader& reader) {
+    Builder<CardReader> b{&Kit::readers, reader.id, {}};
+    b.name(reader);
+    std::string forms;
+    for (const auto form : reader.forms)
+        forms += (forms.empty() ? "" : ", ") + std::string(nameOf(form));
+    b.field<std::vector<CardForm>>(
+        "Takes", forms, parseForms,
+        [](CardReader& r, const std::vector<CardForm>& all) { r.forms = all; });
+    b.field<DataRate>("To the computer", printBytes(reader.bus), parseDataRate,
+                      [](CardReader& r, DataRate rate) { r.bus = rate; });
+    b.field<int>("How many", std::to_string(reader.count), parseCount,
+                 [](CardReader& r, int count) { r.count = count; });
+    return std::move(b.fields);
+}
+
+std::vector<GearField> driveFields(const Drive& drive) {
+    Builder<Drive> b{&Kit::drives, drive.id, {}};
+    b.name(drive);
+    b.field<DataSize>("Capacity", print(drive.capacity), parseDataSize,
+                      [](Drive& d, DataSize size) { d.capacity = size; });
+    b.field<DataRate>("Writes at", printBytes(drive.write), parseDataRate,
+                      [](Drive& d, DataRate rate) { d.write = rate; });
+    b.field<DataRate>("Reads at", printBytes(drive.read), parseDataRate,
+                      [](Drive& d, DataRate rate) { d.read = rate; });
+    b.field<int>("How many", std::to_string(drive.count), parseCount,
+                 [](Drive& d, int count) { d.count = count; });
+    return std::move(b.fields);
+}
+
+std::vector<GearField> chargerFields(const Charger& charger) {
+    Builder<Charger> b{&Kit::chargers, charger.id, {}};
+    b.name(charger);
+    b.field<int>("Bays", std::to_string(charger.bays), parseBays,
+                 [](Charger& c, int bays) { c.bays = bays; });
+    b.field<Watts>("Power of a bay", print(charger.power), parsePower,
+                   [](Charger& c, Watts power) { c.power = power; });
+    b.field<int>("How many", std::to_string(charger.count), parseCount,
+                 [](Charger& c, int count) { c.count = count; });
     return std::move(b.fields);
 }
 
@@ -183,6 +278,18 @@ std::vector<GearField> fieldsOf(const Kit& kit, GearKind kind, const QString& id
     case GearKind::Battery:
         if (const auto* battery = findById(kit.batteries, wanted))
             return batteryFields(*battery);
+        break;
+    case GearKind::Reader:
+        if (const auto* reader = findById(kit.readers, wanted))
+            return readerFields(*reader);
+        break;
+    case GearKind::Drive:
+        if (const auto* drive = findById(kit.drives, wanted))
+            return driveFields(*drive);
+        break;
+    case GearKind::Charger:
+        if (const auto* charger = findById(kit.chargers, wanted))
+            return chargerFields(*charger);
         break;
     case GearKind::Camera:
         break;
@@ -211,6 +318,15 @@ std::vector<std::pair<QString, QString>> itemsOf(const Kit& kit, GearKind kind) 
         break;
     case GearKind::Battery:
         list(kit.batteries);
+        break;
+    case GearKind::Reader:
+        list(kit.readers);
+        break;
+    case GearKind::Drive:
+        list(kit.drives);
+        break;
+    case GearKind::Charger:
+        list(kit.chargers);
         break;
     }
     return items;

@@ -20,8 +20,10 @@ namespace bslate::app {
 namespace {
 
 QString groupName(GearKind kind) {
-    const QString names[] = {KitView::tr("Cameras"), KitView::tr("Lenses"), KitView::tr("Filters"),
-                             KitView::tr("Cards"), KitView::tr("Batteries")};
+    const QString names[] = {KitView::tr("Cameras"),   KitView::tr("Lenses"),
+                             KitView::tr("Filters"),   KitView::tr("Cards"),
+                             KitView::tr("Batteries"), KitView::tr("Readers"),
+                             KitView::tr("Drives"),    KitView::tr("Chargers")};
     return names[static_cast<int>(kind)];
 }
 

@@ -71,9 +71,12 @@ void SensorPicture::paintAreas(QPainter& painter, const QRectF& place) const {
                          elided(text, painter.font(), box.width() - 12));
     }
     painter.setPen(t.muted);
+    const QString caption =
+        m_focal ? tr("angles of view for %1 at %2").arg(m_lens, toQt(print(*m_focal)))
+                : tr("no lens with a focal length: no angles of view");
+    painter.setFont(Style::font(TextRole::Secondary));
     painter.drawText(QRectF(place.left(), frame.bottom() + 4, place.width(), 18), Qt::AlignCenter,
-                     m_focal ? tr("angles of view for %1 at %2").arg(m_lens, toQt(print(*m_focal)))
-                             : tr("no lens with a focal length: no angles of view"));
+                     elided(caption, painter.font(), place.width()));
 }
 
 void SensorPicture::paintModes(QPainter& painter, const QRectF& place) const {

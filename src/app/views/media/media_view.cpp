@@ -61,6 +61,19 @@ MediaView::MediaView(DayActions& actions, const Style& style, QWidget* parent)
                          return text.trimmed().isEmpty() ? std::nullopt
                                                          : problemOf(parseTimeOfDay(fromQt(text)));
                      }))
+    , m_copies(field("day-copies", tr("Checked copies wanted"),
+                     [](const QString& text) -> std::optional<QString> {
+                         bool whole = false;
+                         const int copies = text.trimmed().toInt(&whole);
+                         return whole && copies >= 1 && copies <= 4
+                                    ? std::nullopt
+                                    : std::optional(tr("Copies of every card, from 1 to 4."));
+                     }))
+    , m_finished(field("day-finished", tr("Length that is delivered"),
+                       [](const QString& text) -> std::optional<QString> {
+                           return text.trimmed().isEmpty() ? std::nullopt
+                                                           : problemOf(parseDuration(fromQt(text)));
+                       }))
     , m_fields(new TakeFields(actions))
     , m_timeline(new DayTimeline(style)) {
     setObjectName(QStringLiteral("media-view"));
@@ -84,6 +97,9 @@ void MediaView::layOut() {
     m_hint->setMinimumWidth(0);
     m_begins->setFixedWidth(64);
     m_safeBy->setFixedWidth(64);
+    m_copies->setFixedWidth(32);
+    m_finished->setFixedWidth(72);
+    m_finished->setPlaceholderText(tr("12 min"));
     m_safeBy->setPlaceholderText(tr("22:45"));
     auto* head = new QHBoxLayout;
     head->setSpacing(8);
@@ -93,6 +109,10 @@ void MediaView::layOut() {
     head->addWidget(m_begins);
     head->addWidget(secondary(tr("safe by")));
     head->addWidget(m_safeBy);
+    head->addWidget(secondary(tr("copies")));
+    head->addWidget(m_copies);
+    head->addWidget(secondary(tr("delivers")));
+    head->addWidget(m_finished);
     head->addWidget(m_fill);
     head->addWidget(m_pack);
     auto* column = new QVBoxLayout(this);
@@ -107,7 +127,7 @@ void MediaView::layOut() {
 }
 
 void MediaView::wireFields() {
-    for (auto* edit : {m_begins, m_safeBy})
+    for (auto* edit : {m_begins, m_safeBy, m_copies, m_finished})
         connect(edit, &QuantityEdit::refused, this, &MediaView::refused);
     connect(m_fields, &TakeFields::refused, this, &MediaView::refused);
     connect(m_fields, &TakeFields::added, this, [this](const QString& take) { chooseTake(take); });
@@ -117,6 +137,11 @@ void MediaView::wireFields() {
     connect(m_safeBy, &QuantityEdit::entered, this, [this](const QString& text) {
         const auto by = parseTimeOfDay(fromQt(text));
         m_actions.setSafeBy(by ? std::optional(*by) : std::nullopt);
+    });
+    connect(m_copies, &QuantityEdit::entered, this,
+            [this](const QString& text) { m_actions.setCopies(text.trimmed().toInt()); });
+    connect(m_finished, &QuantityEdit::entered, this, [this](const QString& text) {
+        m_actions.setFinished(parseDuration(fromQt(text)).valueOr(Seconds(0)));
     });
     connect(m_fill, &QPushButton::clicked, &m_actions, &DayActions::fillFromScenes);
     connect(m_pack, &QPushButton::clicked, this, &MediaView::packRequested);
@@ -211,6 +236,10 @@ void MediaView::showFields() {
     const auto& day = planner.day();
     m_begins->showValue(toQt(spellTimeOfDay(day.start)));
     m_safeBy->showValue(day.safeBy ? toQt(spellTimeOfDay(*day.safeBy)) : QString());
+    const auto& brief = m_actions.document().shoot().brief;
+    m_copies->showValue(QString::number(brief.copies));
+    m_finished->showValue(brief.finished.value() > 0 ? toQt(printDuration(brief.finished))
+                                                     : QString());
     m_fields->show(take(), m_timeline->chosenLane());
 }
 

@@ -62,6 +62,8 @@ private:
     QPushButton* m_pack;
     QuantityEdit* m_begins;
     QuantityEdit* m_safeBy;
+    QuantityEdit* m_copies;
+    QuantityEdit* m_finished;
     TakeFields* m_fields;
     DayTimeline* m_timeline;
     int m_drag = 0;

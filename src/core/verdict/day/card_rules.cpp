@@ -1,4 +1,5 @@
 #include "core/media/card_fit.h"
+#include "core/media/write_simulation.h"
 #include "core/verdict/day/day_rules.h"
 
 #include <algorithm>
@@ -36,6 +37,19 @@ const Slot* slotOf(const Roll& roll, const MemoryCard& card, const DayLane& lane
         if (mayUse(*roll.context.mode, slot) && fits(card, slot))
             return &slot;
     return pair.first;
+}
+
+// Of a lost frame in an hour, with the camera's buffer and a card of the class that now and then
+// pauses: simulated, the same every time. The bit rate scatters so that three deviations reach its
+// peak.
+Fraction dropChance(const Roll& roll, const MemoryCard& card) {
+    const auto behaviour = parseCardBehaviour(card.speedClass + ":tired");
+    if (!behaviour)
+        return Fraction(1);
+    const Fraction variation(std::min(1.0, (roll.context.codec->peak - 1) / 3));
+    return simulateWriting({roll.rate, variation, Seconds(0.5), roll.context.camera->buffer},
+                           *behaviour, Seconds(20 * 3600.0), 1)
+        .dropChance;
 }
 
 constexpr std::string_view kCapacity = "capacity over bit rate";
@@ -99,12 +113,18 @@ void cardsMarginal(const Case& now, Findings& out) {
         if (!slot || cardFit(roll->peak, guaranteedIn(card, *slot)) != CardFit::Marginal ||
             !told.emplace(roll->context.setup->id, card.id).second)
             continue;
-        out.push_back(about(now, takeOf(lane, use.demand), "day-card-marginal", Severity::Caution,
-                            {{"card", card.name},
-                             {"camera", lane.title},
-                             {"need", CardSpeed{roll->peak}},
-                             {"best", CardSpeed{guaranteedIn(card, *slot)}}},
-                            kClasses));
+        Facts facts = {{"card", card.name},
+                       {"camera", lane.title},
+                       {"need", CardSpeed{roll->peak}},
+                       {"best", CardSpeed{guaranteedIn(card, *slot)}}};
+        const bool known = roll->context.camera->buffer.value() > 0;
+        if (known) {
+            facts.push_back({"buffer", roll->context.camera->buffer});
+            facts.push_back({"chance", dropChance(*roll, card)});
+        }
+        out.push_back(about(now, takeOf(lane, use.demand),
+                            known ? "day-card-marginal-buffer" : "day-card-marginal",
+                            Severity::Caution, std::move(facts), kClasses));
     }
 }
 

@@ -131,10 +131,19 @@ void howGood(const Case& now, Findings& out) {
     const auto& cards = now.plan.cards.plan;
     const auto& power = now.plan.power.plan;
     const int least = cards.bound.changes + power.bound.changes;
-    out.push_back(
-        about(now, -1, now.plan.optimal() ? "day-changes" : "day-changes-gap", Severity::Note,
-              {{"cards", cards.cost.changes}, {"batteries", power.cost.changes}, {"least", least}},
-              "search over every assignment, with bounds"));
+    const Seconds saved = cards.cost.broken + cards.cost.lost - cards.bound.broken -
+                          cards.bound.lost + power.cost.broken + power.cost.lost -
+                          power.bound.broken - power.bound.lost;
+    out.push_back(about(now, -1,
+                        now.plan.optimal()     ? "day-changes"
+                        : saved > Seconds(0.5) ? "day-lost-gap"
+                                               : "day-changes-gap",
+                        Severity::Note,
+                        {{"cards", cards.cost.changes},
+                         {"batteries", power.cost.changes},
+                         {"least", least},
+                         {"saved", Duration{saved}}},
+                        "search over every assignment, with bounds"));
 }
 
 } // namespace bslate::day
