@@ -94,6 +94,7 @@ TEST_F(ProfilesPage, ACurveFromAFileIsPlacedOnAndItsLutShowsTheSameValues) {
     QTest::keyClick(window->profiles().findChild<QListWidget*>(), Qt::Key_Return);
     EXPECT_EQ(setup().profile, kit().profiles.back().id);
     EXPECT_NE(at().zebra, zebra);
+    EXPECT_FALSE(window->document().verdict()->find("mode-excluded")) << "the mode records it";
     // Grey at -1 of rating is recorded at +1: 0.068 log2(6.5 * 0.36 + 0.055) + 0.42 = 0.5055.
     EXPECT_NEAR(at().midGreyLevel.value(),
                 (1023 * (0.068 * std::log2(6.5 * 0.18 + 0.055) + 0.42) - 64) / 8.76, 0.05);

@@ -132,14 +132,14 @@ void longInterview(Shoot& shoot, double minutes) {
 
 const Makes kMakes[] = {
     // 3 h 10 min of 100 Mb/s are 142.5 GB, on SD cards of 128.
-    {"day-card-full-whole", 2, [](Shoot& s) { longInterview(s, 190); }, "second slot of Sedge 2"},
+    {"day-card-full-whole", 2, [](Shoot& s) { longInterview(s, 190); }, "Relay to the second slot, Sedge 2"},
     {"day-change-inside", 2,
      [](Shoot& s) {
          longInterview(s, 190);
          for (auto& take : s.plan[1].takes)
              take.whole = false;
      },
-     "second slot of Sedge 2"},
+     "Relay to the second slot, Sedge 2"},
     {"day-no-card", 2,
      [](Shoot& s) { setup(s, "3A").mode = "6k-raw", card(s, "cf-512").count = 0; }},
     // One card of 64 GB for a day of 210, and nobody to copy it.
@@ -161,12 +161,12 @@ const Makes kMakes[] = {
                  codec.peak = camera.id == "pip" ? 2.2 : codec.peak;
      }},
     {"day-mirror-slow", 2, [](Shoot& s) { card(s, "sd-v60").speedClass = "V30"; },
-     "No copy in the second slot"},
+     "No mirror on Tarn 6"},
     {"day-mirror-full", 2,
      [](Shoot& s) {
          card(s, "sd-v60").capacity = DataSize(64e9); // the interview wants 73.5
      },
-     "No copy in the second slot"},
+     "No mirror on Tarn 6"},
     {"day-rate-lowered", 2,
      [](Shoot& s) {
          setup(s, "4B").mode = "uhd-422";

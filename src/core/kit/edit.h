@@ -16,8 +16,9 @@ namespace bslate {
 /// UnknownId.
 [[nodiscard]] Result<Kit> extracted(const Kit& kit, std::string_view camera);
 
-/// `kit` with a profile added to it (under a fresh id) and to the cameras named. Fails with
-/// UnknownId for a camera that is not there.
+/// `kit` with a profile added to it (under a fresh id), to the cameras named, and to those of their
+/// modes that name a profile of the same sort, log or ready. Fails with UnknownId for a camera that
+/// is not there.
 [[nodiscard]] Result<Kit> withProfile(const Kit& kit, Profile profile,
                                       const std::vector<std::string>& cameras);
 

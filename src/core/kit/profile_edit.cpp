@@ -73,6 +73,13 @@ Result<Kit> withProfile(const Kit& kit, Profile profile, const std::vector<std::
         if (!camera)
             return unknown("cameras", id, "the id of a camera in the kit");
         addOnce(camera->profiles, profile.id);
+        // A mode that names its profiles records this one when it records another of its sort.
+        for (auto& mode : camera->modes)
+            if (std::any_of(mode.profiles.begin(), mode.profiles.end(), [&](const auto& named) {
+                    const auto* other = findProfile(kit, named);
+                    return other && isLog(*other) == isLog(profile);
+                }))
+                addOnce(mode.profiles, profile.id);
     }
     result.profiles.push_back(std::move(profile));
     return result;

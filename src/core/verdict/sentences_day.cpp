@@ -74,9 +74,9 @@ constexpr Sentence kSentences[] = {
     {"day-lost-gap", "Changes: {cards} of cards, {batteries} of batteries",
      "The search stopped early: of what is lost up to {saved} might still be saved by another "
      "order."},
-    {"day-relay", "Go on in the second slot of {camera}", ""},
-    {"day-proxy", "A proxy instead of the mirror on {camera}", ""},
-    {"day-mirror-off", "No copy in the second slot of {camera}", ""},
+    {"day-relay", "Relay to the second slot, {camera}", ""},
+    {"day-proxy", "Proxy instead of mirror, {camera}", ""},
+    {"day-mirror-off", "No mirror on {camera}", ""},
     {"day-lend-card", "One more {name}", ""},
     {"day-lend-cards", "{count} more {name}", ""},
     {"day-lend-battery", "One more {name}", ""},
@@ -96,8 +96,8 @@ constexpr Sentence kSentences[] = {
     {"card-busy", "{card} is in {camera} then", ""},
     {"card-copying", "{card} is being copied and checked until {back}", ""},
     {"card-no-room", "{card} is full by then, or there is no time to put it into {camera}", ""},
-    {"day-effect", "faults left: {faults}; changes: {changes}; safe at {safe}", ""},
-    {"day-effect-unsafe", "faults left: {faults}; changes: {changes}", ""},
+    {"day-effect", "faults {faults}, changes {changes}, safe {safe}", ""},
+    {"day-effect-unsafe", "faults {faults}, changes {changes}", ""},
 };
 
 } // namespace

@@ -49,7 +49,11 @@ TakeFields::TakeFields(DayActions& actions, QWidget* parent)
     setObjectName(QStringLiteral("take-fields"));
     layOut();
     for (auto* edit : {m_line, m_really, m_card}) {
-        connect(edit, &QuantityEdit::refused, this, &TakeFields::refused);
+        connect(edit, &QuantityEdit::refused, this, [this](const QString& message) {
+            m_fresh = false;
+            show(m_take, m_lane);
+            emit refused(message);
+        });
         connect(edit, &QuantityEdit::leftUnchanged, this, [this] {
             m_fresh = false;
             show(m_take, m_lane);

@@ -57,6 +57,7 @@ void GamutPicture::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     const auto& t = m_style.colours();
     painter.setRenderHint(QPainter::Antialiasing);
+    painter.setClipRect(QRectF(0, 0, width(), height() - 34)); // wide gamuts reach beyond
     QPolygonF outline;
     for (const auto& point : kSpectrum)
         outline << place(point);
@@ -75,6 +76,7 @@ void GamutPicture::paintEvent(QPaintEvent*) {
         draw(*m_second, t.lilac, Qt::DashLine);
     if (m_first)
         draw(*m_first, t.ink, Qt::SolidLine);
+    painter.setClipping(false);
     painter.setFont(Style::font(TextRole::Secondary));
     const auto line = [&](const QString& text, const QColor& colour, double y) {
         painter.setPen(colour);

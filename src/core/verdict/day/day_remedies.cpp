@@ -24,6 +24,10 @@ public:
                 m_take = static_cast<int>(i);
     }
 
+    /// What has happened cannot be helped.
+    [[nodiscard]] bool isPast() const {
+        return m_take >= 0 && m_now.plan.takes[static_cast<std::size_t>(m_take)].done;
+    }
     [[nodiscard]] bool full() const { return m_finding.remedies.size() >= kMostRemedies; }
 
     // How the edited day stands.
@@ -303,6 +307,8 @@ private:
 
 void offerRemedies(const Case& now, const Findings& all, Finding& finding) {
     Offers offers(now, all, finding);
+    if (offers.isPast())
+        return;
     const auto is = [&](std::string_view start) { return finding.id.starts_with(start); };
     if (is("day-card-full") || is("day-card-none-left") || is("day-change-inside")) {
         offers.relay();
