@@ -229,7 +229,7 @@ TEST_F(MediaStep, ThePackListIsPrintedAndTheDayIsRead) {
     const double whole = (picture().geometry().to() - picture().geometry().from()).value();
     for (int i = 0; i < 12; ++i)
         press(Qt::Key_Plus);
-    EXPECT_EQ((picture().geometry().to() - picture().geometry().from()).value(), 600);
+    EXPECT_EQ((picture().geometry().to() - picture().geometry().from()).value(), 60);
     press(Qt::Key_F);
     EXPECT_EQ((picture().geometry().to() - picture().geometry().from()).value(), whole);
     window->style().setTheme(Theme::Paper);

@@ -99,6 +99,9 @@ TEST_P(DayFinding, IsFoundToldAndCured) {
     const auto& makes = GetParam();
     auto shoot = demo();
     setup(shoot, "4B").mode = "uhd-420"; // the demo's own fault out of the way
+    for (auto& camera : shoot.kit.cameras)
+        for (auto& codec : camera.codecs)
+            codec.segment.reset();
     EXPECT_FALSE(find(judged(shoot, makes.day).findings, makes.id)) << "without the change";
     makes.change(shoot);
     const auto day = judged(shoot, makes.day);
@@ -132,7 +135,8 @@ void longInterview(Shoot& shoot, double minutes) {
 
 const Makes kMakes[] = {
     // 3 h 10 min of 100 Mb/s are 142.5 GB, on SD cards of 128.
-    {"day-card-full-whole", 2, [](Shoot& s) { longInterview(s, 190); }, "Relay to the second slot, Sedge 2"},
+    {"day-card-full-whole", 2, [](Shoot& s) { longInterview(s, 190); },
+     "Relay to the second slot, Sedge 2"},
     {"day-change-inside", 2,
      [](Shoot& s) {
          longInterview(s, 190);
@@ -224,6 +228,13 @@ const Makes kMakes[] = {
     {"day-card-failed-empty", 2,
      [](Shoot& s) {
          s.plan[1].failures = {{"cf-512:2", Seconds(13.2 * 3600), {}}};
+     }},
+    // 1 GB at 100 Mb/s is 80 s: the twelve minutes of 6A are nine files.
+    {"day-files", 2,
+     [](Shoot& s) {
+         for (auto& camera : s.kit.cameras)
+             for (auto& codec : camera.codecs)
+                 codec.segment = DataSize(1e9);
      }},
     {"day-bus-slower", 2, [](Shoot& s) { card(s, "sd-v30").count = 0; }},
     // Only two cards of 64 GB for the mirror, 35 minutes apart.

@@ -58,12 +58,12 @@ struct LogValues {
 
 // Both parts everywhere and a choice by bits: a branch would keep the loop from being vectorised.
 BSLATE_WIDE void encodeLog(const LogValues& log, float* values, std::size_t count) {
-    const LogValues v = log;
+    const LogValues of = log; // kept in registers
     for (std::size_t i = 0; i < count; ++i) {
         const float x = values[i];
-        const float above = v.slope * fastLog2(v.scale * x + v.inside) + v.offset;
-        const float below = v.lineSlope * x + v.lineOffset;
-        const auto choice = x >= v.breakAt ? 0xffffffffu : 0u;
+        const float above = of.slope * fastLog2(of.scale * x + of.inside) + of.offset;
+        const float below = of.lineSlope * x + of.lineOffset;
+        const auto choice = x >= of.breakAt ? 0xffffffffu : 0u;
         values[i] = std::bit_cast<float>((std::bit_cast<std::uint32_t>(above) & choice) |
                                          (std::bit_cast<std::uint32_t>(below) & ~choice));
     }

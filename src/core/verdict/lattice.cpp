@@ -1,5 +1,6 @@
 #include "core/verdict/lattice.h"
 
+#include "core/media/card_fit.h"
 #include "core/media/recording.h"
 #include "core/verdict/setup_context.h"
 
@@ -10,8 +11,6 @@
 
 namespace bslate {
 namespace {
-
-constexpr double kMarginal = 0.8; // of the guaranteed speed: common practice, no source
 
 // One card of the kit in one slot of the camera, looked up once for the whole lattice.
 struct CardInSlot {
@@ -174,7 +173,7 @@ void ModeJudge::judgeCards(ModeCell& cell) const {
     cell.recordTime = recordTime(best->card->capacity, best->card->usable, cell.bitRate);
     if (tooSlow)
         cell.costs.push_back({CostKind::Card, {"cost-card", {{"card", tooSlow->card->name}}}});
-    else if (cell.peak.value() > best->guaranteed.value() * kMarginal)
+    else if (cardFit(cell.peak, best->guaranteed) == CardFit::Marginal)
         cell.costs.push_back({CostKind::Card, {"cost-marginal", {{"card", best->card->name}}}});
 }
 

@@ -9,7 +9,9 @@ constexpr Sentence kSentences[] = {
     {"day-card-none-left", "{take}: no card is left for {camera}",
      "Every card that could hold it is full or still being copied at {from}."},
     {"day-card-full-whole", "{take}: the card in {camera} is full at {from}",
-     "{lost} of {length} are lost, and it must not be interrupted. It writes {bitRate}."},
+     "{lost} of {length} are lost, and it must not be interrupted. {amount} at {bitRate}: a card "
+     "that "
+     "holds as much, or a second slot that goes on."},
     {"day-card-full", "{take}: {camera} runs out of cards at {from}",
      "{lost} of {length} cannot be recorded at {bitRate}."},
     {"day-change-inside", "{take}: {camera} stops for a card at {at}",
@@ -25,6 +27,8 @@ constexpr Sentence kSentences[] = {
      "No card is left for the second slot of {camera}."},
     {"day-rate-lowered", "{camera} lowers the bit rate in {slot}",
      "It takes {most} at most and does not say so; the mode is {rate}."},
+    {"day-files", "{take} is cut into {files} files on {camera}",
+     "The camera begins another one every {each}: copy and name them together."},
     {"day-bus-slower", "{slot} of {camera} holds {card} back", "Its bus is {bus}: {most} at most."},
     {"day-card-failed", "{card} failed at {at} with {takes} on it",
      "Not copied by then. Do not write to it or format it: recovery is a specialist's work."},

@@ -126,7 +126,7 @@ TEST(Recipes, ALogProfileTakesNothingAReadyOneWhatItsCurveHas) {
 }
 
 // Every frame's `given` against the exposure its dials really make, worked out by the metering
-// formula from the card's luminance (ISO 2720): the reference has to land on 0.
+// formula from the card's luminance (ISO 2720): the reference lands on 0.
 TEST(SeriesPlan, ItsDialsGiveWhatItSays) {
     const auto shoot = sample::shoot();
     for (const auto& camera : shoot.kit.cameras) {

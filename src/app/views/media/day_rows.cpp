@@ -12,7 +12,7 @@ constexpr double kHead = 118;
 constexpr double kHours = 18; // over the rows
 constexpr double kGap = 6;
 constexpr double kChip = 40, kChipHeight = 20;
-constexpr double kShortest = 600; // seconds across
+constexpr double kShortest = 60; // seconds across
 
 double wanted(DayRowKind kind) {
     switch (kind) {

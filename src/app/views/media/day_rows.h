@@ -36,7 +36,7 @@ public:
     [[nodiscard]] const DayRow* rowAt(double y) const;
     [[nodiscard]] double bottom() const; ///< under the last row
 
-    /// Zooms by a factor about a time, between the whole day and ten minutes.
+    /// Zooms by a factor about a time, between the whole day and a minute.
     void zoom(double factor, Seconds about);
     void pan(Seconds by);
     void fit();

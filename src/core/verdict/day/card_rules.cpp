@@ -71,7 +71,8 @@ void shortOfCards(const Case& now, Findings& out) {
                        {"lost", Duration{lost}},
                        {"length", Duration{demand.end - demand.start}},
                        {"from", ClockTime{gap.from}},
-                       {"bitRate", lane.rates[static_cast<std::size_t>(gap.demand)]}};
+                       {"bitRate", lane.rates[static_cast<std::size_t>(gap.demand)]},
+                       {"amount", DataSize(demand.amount.value())}};
         if (demand.kinds[0] == 0) {
             const auto* roll = rollOf(now, lane, gap.demand);
             facts.push_back({"need", CardSpeed{roll ? roll->peak : DataRate(0)}});
@@ -176,6 +177,22 @@ void slotLowersRate(const Case& now, Findings& out) {
                                  {"most", *slot->most}},
                                 "the camera's kit entry"));
         }
+    }
+}
+
+// What the editor will find: one take in several files.
+void takesInFiles(const Case& now, Findings& out) {
+    std::set<std::string> told;
+    for (const auto& roll : now.rolls.rolls) {
+        const auto segment = roll.context.codec->segment.value_or(DataSize(0));
+        const auto split = filesOf(roll.end - roll.start, roll.rate, segment, Seconds(0));
+        if (split.files < 2 || !told.insert(roll.context.setup->id).second)
+            continue;
+        out.push_back(about(now, roll.take, "day-files", Severity::Note,
+                            {{"camera", roll.context.camera->name},
+                             {"files", split.files},
+                             {"each", Duration{split.each}}},
+                            "the codec's file size over its bit rate"));
     }
 }
 

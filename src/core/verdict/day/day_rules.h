@@ -20,6 +20,7 @@ void cardsChangedInside(const Case&, Findings&);
 void cardsMarginal(const Case&, Findings&);
 void mirrorAndProxy(const Case&, Findings&);
 void slotLowersRate(const Case&, Findings&);
+void takesInFiles(const Case&, Findings&);
 void busHoldsBack(const Case&, Findings&);
 void cardFailed(const Case&, Findings&);
 
