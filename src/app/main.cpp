@@ -59,16 +59,17 @@ bool preparePlatform(int argc, char** argv) {
 void addOptions(QCommandLineParser& parser) {
     parser.addHelpOption();
     parser.addPositionalArgument("FILE", "shoot to open (*.bslate)");
-    parser.addOptions({{"demo", "Open the demo shoot"},
-                       {"shot", "Write a picture and stop", "FILE.png"},
-                       {"view", "brief, light, media, card ...: README lists them", "NAME", "light"},
-                       {"setup", "Select a setup by number", "NUMBER"},
-                       {"size", "Window size", "WxH", "1280x800"},
-                       {"theme", "slate or paper", "NAME"},
-                       {"scale", "Scale of the interface", "S", "1"},
-                       {"time-start", "Print the time to the first paint and stop"},
-                       {"time-drag", "Print the time of N drag moves and stop", "N"},
-                       {"time-motion", "Print the cost of playing the motion for N s", "N"}});
+    parser.addOptions(
+        {{"demo", "Open the demo shoot"},
+         {"shot", "Write a picture and stop", "FILE.png"},
+         {"view", "brief, light, media, card ...: README lists them", "NAME", "light"},
+         {"setup", "Select a setup by number", "NUMBER"},
+         {"size", "Window size", "WxH", "1280x800"},
+         {"theme", "slate or paper", "NAME"},
+         {"scale", "Scale of the interface", "S", "1"},
+         {"time-start", "Print the time to the first paint and stop"},
+         {"time-drag", "Print the time of N drag moves and stop", "N"},
+         {"time-motion", "Print the cost of playing the motion for N s", "N"}});
 }
 
 QSize sizeFrom(const QString& text) {

@@ -227,7 +227,8 @@ Result<int> expose(const ExposeOptions& options, std::ostream& out) {
         return resolved.error();
     const auto verdict = judge(shoot, dials);
     if (options.json)
-        out << Json{{"derived", derivedJson(verdict)}, {"findings", findingsJson(verdict.findings)}}.dump(2)
+        out << Json{{"derived", derivedJson(verdict)}, {"findings", findingsJson(verdict.findings)}}
+                   .dump(2)
             << "\n";
     else
         printFindings(verdict, out);

@@ -44,7 +44,7 @@ std::vector<std::string> includesOf(const Source& source) {
 
 // The floor of a core path such as core/light/sensor.h, lowest first; -1 for unknown folders.
 int floorOf(const std::string& folder) {
-    const std::vector<std::string> floors = {"base",    "quantity", "signal", "light",
+    const std::vector<std::string> floors = {"base",    "quantity", "signal",   "light",
                                              "cadence", "media",    "schedule", "kit",
                                              "shoot",   "verdict",  "frame",    "clip"};
     const auto found = std::find(floors.begin(), floors.end(), folder);

@@ -70,7 +70,7 @@ private:
     std::vector<SeriesReading> m_read;
     std::optional<SeriesFit> m_fit;
     std::optional<Measurement> m_first; ///< to be shown when the page is first seen
-    QString m_recalled; ///< the readings as they were recalled from the kit
+    QString m_recalled;                 ///< the readings as they were recalled from the kit
     std::function<QString()> m_ask;
 };
 
