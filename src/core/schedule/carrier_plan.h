@@ -71,7 +71,8 @@ struct PlanEffort {
 /// order of time, the most promising choice first, then departs from that in one place, in two, ...
 /// (limited discrepancy search), and leaves what cannot beat the best known. Its promises: lower
 /// bounds of each lane alone with as many units as it likes. A unit that is taken out is renewed
-/// in the first free time of a server that takes it, whoever comes out first.
+/// in the first free time of a server that takes it, whoever comes out first; what goes in while a
+/// recording stands still is the largest that is at hand. "Optimal" is meant under these two rules.
 /// `like`: an earlier plan whose choices are tried first, so that little changes.
 [[nodiscard]] CarrierPlan planCarriers(const CarrierProblem& problem, const PlanEffort& effort = {},
                                        const CarrierPlan* like = nullptr);

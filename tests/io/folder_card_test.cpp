@@ -1,0 +1,60 @@
+#include "io/folder_card.h"
+#include "support/temporary_folder.h"
+
+#include <gtest/gtest.h>
+
+#include <algorithm>
+#include <filesystem>
+#include <unistd.h>
+
+namespace bslate::io {
+namespace {
+
+namespace fs = std::filesystem;
+
+long filesIn(const fs::path& folder) {
+    return std::distance(fs::directory_iterator(folder), fs::directory_iterator());
+}
+
+TEST(FolderCard, WritesItsOwnFileAndLeavesNothing) {
+    const sample::TemporaryFolder folder;
+    sample::spit(folder / "clip-1.mov", "the only copy");
+    const auto stamp = fs::last_write_time(folder / "clip-1.mov");
+    {
+        const auto card = openFolderCard(folder.path(), DataSize(4e6));
+        ASSERT_TRUE(card.ok()) << message(card.error());
+        EXPECT_EQ(filesIn(folder.path()), 2);
+        const auto bench = benchCard(**card, DataSize(4e6), DataSize(1e6));
+        ASSERT_TRUE(bench.ok());
+        EXPECT_EQ(bench->blocks, 4);
+        EXPECT_EQ(bench->written, DataSize(4e6));
+        EXPECT_GT(bench->sustained.value(), 0);
+        EXPECT_LE(bench->worst.value(), bench->sustained.value() * (1 + 1e-9));
+        for (const auto& entry : fs::directory_iterator(folder.path()))
+            if (entry.path().filename() != "clip-1.mov")
+                EXPECT_EQ(fs::file_size(entry.path()), 4000000u) << "every block is on it";
+    }
+    EXPECT_EQ(filesIn(folder.path()), 1) << "gone with the device";
+    EXPECT_EQ(sample::slurp(folder / "clip-1.mov"), "the only copy");
+    EXPECT_EQ(fs::last_write_time(folder / "clip-1.mov"), stamp);
+}
+
+TEST(FolderCard, RefusesWhatItCannotDo) {
+    const sample::TemporaryFolder folder;
+    const auto room = fs::space(folder.path());
+    const auto full = openFolderCard(folder.path(), DataSize(static_cast<double>(room.available)));
+    ASSERT_FALSE(full.ok()) << "some must stay free";
+    EXPECT_NE(full.error().expected.find("MB free"), std::string::npos);
+    sample::spit(folder / "file", "x");
+    EXPECT_FALSE(openFolderCard(folder / "file", DataSize(1e6)).ok());
+    EXPECT_FALSE(openFolderCard(folder / "gone", DataSize(1e6)).ok());
+    EXPECT_EQ(filesIn(folder.path()), 1);
+    if (::geteuid() != 0) { // root may write anywhere
+        fs::permissions(folder.path(), fs::perms::owner_read | fs::perms::owner_exec);
+        EXPECT_FALSE(openFolderCard(folder.path(), DataSize(1e6)).ok());
+        fs::permissions(folder.path(), fs::perms::owner_all);
+    }
+}
+
+} // namespace
+} // namespace bslate::io
