@@ -454,12 +454,13 @@ TEST(CliDay, PlansTheDemo) {
 }
 
 TEST(CliCardBench, SimulatesAndAsksBeforeItWrites) {
-    const auto tired = ran({"card-bench", "--simulated", "V60:tired", "--rate", "400Mb/s",
-                            "--buffer", "40MB", "--json"});
+    const auto tired = ran({"card-bench", "--simulated", "V60:tired", "--size", "40MB", "--rate",
+                            "400Mb/s", "--buffer", "40MB", "--json"});
     EXPECT_EQ(tired.code, 1) << "40 MB last 0.8 s";
     EXPECT_NEAR(tired.json()["sustained_bytes_per_s"].get<double>(), 60e6, 3e6);
     EXPECT_GT(tired.json()["camera"]["drop_chance_per_hour"].get<double>(), 0.5);
-    EXPECT_EQ(ran({"card-bench", "--simulated", "V60", "--rate", "240Mb/s"}).code, kGood);
+    EXPECT_EQ(ran({"card-bench", "--simulated", "V60", "--size", "40MB", "--rate", "240Mb/s"}).code,
+              kGood);
     const TemporaryFolder folder;
     spit(folder / "mine.txt", "keep");
     const auto asked = ran({"card-bench", "--folder", folder.path().string(), "--size", "20MB"});

@@ -37,11 +37,11 @@ struct Judged {
     std::vector<Finding> findings;
 };
 
-Judged judged(const Shoot& shoot, int number) {
+Judged judged(const Shoot& shoot, int number, DayRemedies remedies = DayRemedies::Verified) {
     Judged result;
     result.day = dayOf(shoot, number);
     result.plan = planDay(shoot, result.day);
-    result.findings = judgeDay(shoot, result.day, result.plan, DayRemedies::Verified);
+    result.findings = judgeDay(shoot, result.day, result.plan, remedies);
     return result;
 }
 
@@ -102,9 +102,11 @@ TEST_P(DayFinding, IsFoundToldAndCured) {
     for (auto& camera : shoot.kit.cameras)
         for (auto& codec : camera.codecs)
             codec.segment.reset();
-    EXPECT_FALSE(find(judged(shoot, makes.day).findings, makes.id)) << "without the change";
+    EXPECT_FALSE(find(judged(shoot, makes.day, DayRemedies::None).findings, makes.id))
+        << "without the change";
     makes.change(shoot);
-    const auto day = judged(shoot, makes.day);
+    const auto day =
+        judged(shoot, makes.day, makes.cure ? DayRemedies::Verified : DayRemedies::None);
     const auto* finding = find(day.findings, makes.id);
     ASSERT_TRUE(finding) << told(day.findings);
     EXPECT_EQ(titleOf(*finding).find('{'), std::string::npos) << titleOf(*finding);
@@ -120,7 +122,7 @@ TEST_P(DayFinding, IsFoundToldAndCured) {
             chosen = &remedy;
     }
     ASSERT_TRUE(chosen) << offered;
-    const auto after = judged(applied(shoot, chosen->edit), makes.day);
+    const auto after = judged(applied(shoot, chosen->edit), makes.day, DayRemedies::None);
     EXPECT_LE(countOf(after.findings, Severity::Fault),
               countOf(day.findings, Severity::Fault) -
                   (finding->severity == Severity::Fault ? 1 : 0))

@@ -92,6 +92,10 @@ Rows rowsOf(const Shoot& shoot, const Setup& setup) {
         rows.insert(rows.begin() + 3, {DialInField::Region, region, false});
     if (!shoot.kit.cards.empty())
         rows.push_back({DialInField::Card, cardText(at.recording), false});
+    if (setup.secondSlot != SecondSlot::Unused) {
+        constexpr const char* kUses[] = {"", "mirror", "relay", "proxy"};
+        rows.push_back({DialInField::SecondSlot, kUses[static_cast<int>(setup.secondSlot)], false});
+    }
     if (!cellRecordsSound(*context))
         rows.push_back({DialInField::Sound, "off in this mode", false});
     if (at.iso == IsoBehaviour::Recorded && context->camera->bases.size() == 1)

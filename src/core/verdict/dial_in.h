@@ -21,6 +21,7 @@ enum class DialInField {
     Iris,
     Nd,
     Card,
+    SecondSlot,
     Sound,
     ZebraSkin,
     ZebraGuard,

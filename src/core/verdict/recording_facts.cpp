@@ -7,6 +7,23 @@
 namespace bslate {
 namespace {
 
+// What the second slot adds when the recording goes on in it: the largest card that holds it there.
+Seconds relayTime(const SetupContext& context, const RecordingFacts& facts,
+                  const CardChoice& first) {
+    Seconds most(0);
+    for (const auto& slot : context.camera->cardSlots) {
+        const auto& ids = context.mode->slotIds;
+        if (&slot == first.slot ||
+            (!ids.empty() && std::find(ids.begin(), ids.end(), slot.id) == ids.end()))
+            continue;
+        for (const auto& card : context.shoot->kit.cards)
+            if (guaranteedIn(card, slot) >= facts.peak &&
+                card.count > (&card == first.card ? 1 : 0))
+                most = std::max(most, recordTime(card.capacity, card.usable, *facts.bitRate));
+    }
+    return most;
+}
+
 void fillCard(const SetupContext& context, RecordingFacts& facts) {
     const auto best = bestCard(context.shoot->kit, *context.camera, *context.mode, facts.peak);
     if (!best.card)
@@ -17,6 +34,8 @@ void fillCard(const SetupContext& context, RecordingFacts& facts) {
     facts.cardHolds = best.guaranteed >= facts.peak;
     if (facts.bitRate)
         facts.recordTime = recordTime(best.card->capacity, best.card->usable, *facts.bitRate);
+    if (facts.recordTime && context.setup->secondSlot == SecondSlot::Relay)
+        *facts.recordTime += relayTime(context, facts, best);
 }
 
 void fillOptics(const SetupContext& context, RecordingFacts& facts) {

@@ -17,7 +17,7 @@ struct RecordingFacts {
     std::string slot; ///< name of its slot
     DataRate guaranteed{0};
     bool cardHolds = false;            ///< guaranteed >= peak
-    std::optional<Seconds> recordTime; ///< on one such card
+    std::optional<Seconds> recordTime; ///< on one such card, on both in a relay
 
     std::optional<Seconds> heat; ///< until the body stops at the scene's temperature
     Magnification crop{1};       ///< against the whole sensor

@@ -1,4 +1,5 @@
 // What the mode, the take, the light and the other setups bring into the verdict.
+#include "core/verdict/dial_in.h"
 #include "core/verdict/judge.h"
 #include "support/sample_recording.h"
 
@@ -183,6 +184,35 @@ const Shown kShown[] = {
 
 INSTANTIATE_TEST_SUITE_P(All, RecordingRule, ::testing::ValuesIn(kShown),
                          [](const auto& shown) { return shown.param.name; });
+
+// 128 GB at 240 Mb/s are 71 min; two such cards one after the other outlast an hour and a half.
+TEST(RecordingRules, ARelayIsOfferedWhenBothCardsOutlastTheTake) {
+    Bench bench;
+    bench.shoot.kit.cards[1].capacity = DataSize(32e9); // 18 min more
+    bench.shoot.scenes[0].longestTake = Seconds(5400);
+    bench.camera.cardSlots.push_back({"sd2", "slot 2", CardForm::Sd, "UHS-II", {}, {}});
+    const auto relayOf = [&] {
+        const auto verdict = judge(bench.shoot, bench.shoot.setups[0]);
+        const auto* finding = verdict.find("card-short");
+        EXPECT_TRUE(finding);
+        for (const auto& remedy : finding->remedies)
+            if (remedy.id == "day-relay")
+                return std::optional(remedy);
+        return std::optional<Remedy>();
+    };
+    EXPECT_FALSE(relayOf()) << "one such card and the small one are 89 min";
+    bench.shoot.kit.cards[0].count = 2;
+    const auto relay = relayOf();
+    ASSERT_TRUE(relay);
+    const auto after = applied(bench.shoot, relay->edit);
+    const auto verdict = judge(after, after.setups[0]);
+    EXPECT_FALSE(verdict.find("card-short"));
+    EXPECT_NEAR(verdict.evaluation->recording.recordTime->value(), 2 * 128e9 * 8 / 240e6, 1);
+    const auto card = dialIn(after, after.setups[0]);
+    EXPECT_TRUE(std::any_of(card.rows.begin(), card.rows.end(), [](const DialInRow& row) {
+        return row.field == DialInField::SecondSlot && row.value == "relay";
+    }));
+}
 
 TEST(RecordingRules, AScenePlannedWellHasNoneOfThem) {
     Bench bench;

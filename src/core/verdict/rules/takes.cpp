@@ -46,6 +46,20 @@ void offerLasting(const Case& now, Finding& finding) {
     }
 }
 
+// Goes on in the second slot, when both cards together outlast the take.
+void offerRelay(const Case& now, Finding& finding) {
+    Edit edit{*now.context.setup, std::nullopt};
+    if (edit.setup->secondSlot == SecondSlot::Relay)
+        return;
+    edit.setup->secondSlot = SecondSlot::Relay;
+    const Seconds take = now.context.scene->longestTake;
+    offer(now, finding,
+          Remedy{"day-relay", {{"camera", now.context.camera->name}}, std::move(edit), {}, {}, 0},
+          [&](const Evaluation& after) {
+              return after.recording.recordTime && *after.recording.recordTime >= take;
+          });
+}
+
 } // namespace
 
 void takeLimits(const Case& now, Findings& out) {
@@ -78,6 +92,7 @@ void takeLimits(const Case& now, Findings& out) {
                               {"take", Duration{take}},
                               {"bitRate", *facts.bitRate}});
         finding.source = "capacity over bit rate";
+        offerRelay(now, finding);
         offerLasting(now, finding);
         out.push_back(std::move(finding));
     }
