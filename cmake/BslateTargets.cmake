@@ -11,9 +11,6 @@ macro(bslate_global_settings)
     find_program(BSLATE_CCACHE ccache)
     if(BSLATE_CCACHE)
         set(CMAKE_CXX_COMPILER_LAUNCHER ${BSLATE_CCACHE})
-        # Without these the cache serves nothing that uses a precompiled header.
-        add_compile_options($<$<CXX_COMPILER_ID:GNU>:-fpch-preprocess>
-                            "$<$<CXX_COMPILER_ID:Clang>:SHELL:-Xclang -fno-pch-timestamp>")
     endif()
     if(BSLATE_SANITIZE)
         # Null and misaligned pointers are AddressSanitizer's to find; the checks left out here are

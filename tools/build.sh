@@ -8,10 +8,6 @@ packages=(
     libgtest-dev libbenchmark-dev libopencolorio-dev libvalijson-dev
 )
 
-# Lets the compiler cache serve precompiled headers and other copies of this tree.
-export CCACHE_BASEDIR="$root" CCACHE_NOHASHDIR=1
-export CCACHE_SLOPPINESS=pch_defines,time_macros,include_file_mtime,include_file_ctime
-
 # Installs the packages named that are missing, listing them first; sudo only when not root.
 install_packages() {
     local missing=() package

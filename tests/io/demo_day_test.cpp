@@ -331,6 +331,18 @@ TEST(DayHands, ATakeMovesAmongTheOthersByTime) {
     EXPECT_EQ(late.takes.back().id, "t1");
 }
 
+TEST(DayCards, KeepTheirLabelsHoweverManyThereAre) {
+    auto shoot = demo();
+    card(shoot, "sd-v60").count = 300;
+    const auto plan = planDay(shoot, dayOf(shoot, 2));
+    const auto label = [&](const char* unit) {
+        return plan.cards.unitLabels[static_cast<std::size_t>(plan.cards.unitOf(unit))];
+    };
+    EXPECT_EQ(label("sd-v60:1"), "S1");
+    EXPECT_EQ(label("sd-v30:1"), "S301");
+    EXPECT_LT(plan.cards.unitIds.size(), 100u) << "no more than could be used";
+}
+
 TEST(PackList, IsWhatTheBusiestDayUses) {
     const auto list = packListOf(demo());
     const auto needed = [&](const char* name) {

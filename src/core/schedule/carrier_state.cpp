@@ -73,30 +73,33 @@ void CarrierState::release(int unit, double time, CarrierPlan* plan) {
         state.from = time;
         return;
     }
-    const double length = of.renewFull.value() * state.used / of.capacity.value();
+    const double share = state.used / of.capacity.value();
     int best = -1;
-    double bestStart = 0;
+    Busy slot{0, kNever};
     for (std::size_t s = 0; s < m_servers.size(); ++s) {
-        if (!(m_problem->servers[s].kinds >> kind & 1))
+        const auto& server = m_problem->servers[s];
+        if (!(server.kinds >> kind & 1))
             continue;
+        const Seconds full =
+            server.full.empty() ? of.renewFull : server.full[static_cast<std::size_t>(kind)];
+        const double length = full.value() * share;
         double start = time;
         for (const auto& busy : m_servers[s]) {
             if (start + length <= busy.start)
                 break;
             start = std::max(start, busy.end);
         }
-        if (best < 0 || start < bestStart) {
+        if (start + length < slot.end) {
             best = static_cast<int>(s);
-            bestStart = start;
+            slot = {start, start + length};
         }
     }
     state.from = kNever;
     const bool broken = std::any_of(m_problem->faults.begin(), m_problem->faults.end(),
                                     [&](const CarrierFault& fault) { return fault.unit == unit; });
-    if (best < 0 || !std::isfinite(length) || broken)
+    if (best < 0 || broken)
         return;
     auto& busy = m_servers[static_cast<std::size_t>(best)];
-    const Busy slot{bestStart, bestStart + length};
     busy.insert(std::upper_bound(busy.begin(), busy.end(), slot,
                                  [](const Busy& a, const Busy& b) { return a.start < b.start; }),
                 slot);

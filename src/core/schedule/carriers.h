@@ -30,7 +30,8 @@ struct CarrierKind {
     std::string id;
     Fill capacity{0}; ///< > 0
     int count = 1;    ///< units of it, numbered one after the other through all kinds
-    /// To renew a full one; part of it in proportion. Infinite: it never comes back today.
+    /// To renew a full one where the server says nothing of its own; part of it in proportion.
+    /// Infinite: it never comes back today.
     Seconds renewFull{0};
     friend bool operator==(const CarrierKind&, const CarrierKind&) = default;
 };
@@ -67,6 +68,7 @@ struct CarrierLane {
 /// Renews one carrier at a time: a reader, a bay of a charger.
 struct RenewServer {
     KindSet kinds = 0;
+    std::vector<Seconds> full = {}; ///< by kind: to renew a full one here; empty: as the kind says
     friend bool operator==(const RenewServer&, const RenewServer&) = default;
 };
 

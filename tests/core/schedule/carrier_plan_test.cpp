@@ -177,6 +177,23 @@ TEST(CarrierPlan, CardsComeBackOnlyWhenTheyAreCopiedAndChecked) {
     EXPECT_EQ(planCarriers(day).cost.broken, Seconds(60));
 }
 
+// A slow reader and a quick one: 300 s here, 60 s there. Both cards go through the quick one when
+// that has them back sooner, and the second waits for it.
+TEST(CarrierPlan, EachServerTakesItsOwnTime) {
+    CarrierProblem day;
+    day.kinds = {{"card", Fill(10), 2, Seconds(0)}};
+    day.servers = {{kAll, {Seconds(300)}}, {kAll, {Seconds(60)}}};
+    day.lanes = {{"A", 1, {demand(0, 60, 10, true)}}, {"B", 1, {demand(0, 60, 10, true)}}};
+    const auto plan = planCarriers(day);
+    ASSERT_EQ(plan.renewals.size(), 2u);
+    EXPECT_EQ(plan.renewals[0].server, 1);
+    EXPECT_EQ(plan.renewals[0].end, Seconds(120));
+    EXPECT_EQ(plan.renewals[1].server, 1);
+    EXPECT_EQ(plan.renewals[1].end, Seconds(180));
+    day.servers[1].full = {Seconds(std::numeric_limits<double>::infinity())};
+    EXPECT_EQ(planCarriers(day).renewals[0].end, Seconds(360)) << "one that never ends is not used";
+}
+
 TEST(CarrierPlan, WhatMayBeInterruptedIsChangedInsideOnlyWhenItMust) {
     CarrierProblem day;
     day.kinds = {{"card", Fill(10), 3, Seconds(0)}};

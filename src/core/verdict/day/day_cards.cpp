@@ -2,7 +2,6 @@
 #include "core/verdict/day/day_problem.h"
 
 #include <algorithm>
-#include <limits>
 
 namespace bslate {
 namespace {
@@ -23,13 +22,14 @@ void addUnits(const Kit& kit, DayCarriers& cards, int most) {
         int& count = letters[card.form == CardForm::Sd ? 0 : card.form == CardForm::CFast ? 1 : 2];
         for (int i = 1; i <= units; ++i) {
             cards.unitIds.push_back(card.id + ":" + std::to_string(i));
-            cards.unitLabels.push_back(letterOf(card.form) + std::to_string(++count));
+            cards.unitLabels.push_back(letterOf(card.form) + std::to_string(count + i));
             cards.unitNames.push_back(card.name + " " + std::to_string(i));
         }
+        count += card.count; // a card keeps its label whatever else there is to do that day
     }
 }
 
-// Readers, and how long each kind takes through the best of them. Drives are shared by all.
+// Readers, and how long each kind takes through each. Drives are shared by all.
 void addReaders(const Shoot& shoot, DayCarriers& cards) {
     const auto& kit = shoot.kit;
     auto drives = copyDrives(kit, shoot.brief.copies);
@@ -41,21 +41,15 @@ void addReaders(const Shoot& shoot, DayCarriers& cards) {
         drive.write = drive.write * (1.0 / std::max(1, readers));
         drive.read = drive.read * (1.0 / std::max(1, readers));
     }
-    for (auto& kind : cards.problem.kinds)
-        kind.renewFull = Seconds(std::numeric_limits<double>::infinity());
     if (!enough)
         return; // without its copies a card is not used again
     for (const auto& reader : kit.readers) {
         RenewServer server;
         for (std::size_t k = 0; k < cards.problem.kinds.size(); ++k) {
-            auto& kind = cards.problem.kinds[k];
-            const auto& card = kit.cards[k];
-            const auto time =
-                offloadTime(DataSize(kind.capacity.value()), offloadSpeed(card, reader, drives));
-            if (!takes(reader, card.form))
-                continue;
-            server.kinds |= KindSet{1} << k;
-            kind.renewFull = std::min(kind.renewFull, time);
+            const DataSize full(cards.problem.kinds[k].capacity.value());
+            server.full.push_back(offloadTime(full, offloadSpeed(kit.cards[k], reader, drives)));
+            if (takes(reader, kit.cards[k].form))
+                server.kinds |= KindSet{1} << k;
         }
         for (int i = 1; i <= reader.count && cards.problem.servers.size() < kMostServers; ++i) {
             cards.problem.servers.push_back(server);

@@ -1,7 +1,6 @@
 #include "core/verdict/day/day_problem.h"
 
 #include <algorithm>
-#include <limits>
 
 namespace bslate {
 namespace {
@@ -24,23 +23,22 @@ void addUnits(const Kit& kit, DayCarriers& power, int most) {
             break;
         const WattHours full = energyAt(battery, Celsius(20));
         const int units = std::min(battery.count, most);
-        CarrierKind kind{battery.id, Fill(full.value()), units,
-                         Seconds(std::numeric_limits<double>::infinity())};
-        for (const auto& charger : kit.chargers)
-            if (charger.count > 0 && accepts(charger, battery))
-                kind.renewFull = std::min(kind.renewFull, chargeTime(full, charger.power));
-        power.problem.kinds.push_back(kind);
+        power.problem.kinds.push_back({battery.id, Fill(full.value()), units, Seconds(0)});
         for (int i = 1; i <= units; ++i) {
             power.unitIds.push_back(battery.id + ":" + std::to_string(i));
-            power.unitLabels.push_back("B" + std::to_string(++number));
+            power.unitLabels.push_back("B" + std::to_string(number + i));
             power.unitNames.push_back(battery.name + " " + std::to_string(i));
         }
+        number += battery.count;
     }
     for (const auto& charger : kit.chargers) {
         RenewServer server;
-        for (std::size_t k = 0; k < power.problem.kinds.size(); ++k)
+        for (std::size_t k = 0; k < power.problem.kinds.size(); ++k) {
+            const WattHours full(power.problem.kinds[k].capacity.value());
+            server.full.push_back(chargeTime(full, charger.power));
             if (accepts(charger, kit.batteries[k]))
                 server.kinds |= KindSet{1} << k;
+        }
         for (int bay = 1;
              bay <= charger.bays * charger.count && power.problem.servers.size() < kMostServers;
              ++bay) {
