@@ -36,23 +36,34 @@ int tellBench(const CardBench& bench, const std::optional<WriteOutcome>& outcome
                      {"worst_bytes_per_s", bench.worst.value() / 8},
                      {"slowest_block_s", bench.slowest.value()},
                      {"blocks", bench.blocks}};
-        if (outcome)
+        if (outcome) {
             node["camera"] = {{"simulated_s", outcome->simulated.value()},
                               {"drops", outcome->drops},
-                              {"drops_per_hour", outcome->dropsPerHour},
+                              {"drops_per_hour", nullptr},
                               {"drop_chance_per_hour", outcome->dropChance.value()},
+                              {"first_drop_s", nullptr},
                               {"lost_s", outcome->lost.value()},
+                              {"lost_share", outcome->lostShare.value()},
                               {"worst_buffer_bytes", outcome->worstFill.value()}};
+            if (std::isfinite(outcome->dropsPerHour))
+                node["camera"]["drops_per_hour"] = outcome->dropsPerHour;
+            if (outcome->firstDrop)
+                node["camera"]["first_drop_s"] = outcome->firstDrop->value();
+        }
         out << node.dump(2) << "\n";
         return drops ? 1 : 0;
     }
     out << print(bench.written) << " in " << printDuration(bench.time) << ": "
         << printBytes(bench.sustained) << " sustained, " << printBytes(bench.worst)
         << " at worst\n";
-    if (outcome)
+    if (outcome) {
         out << "camera: " << outcome->drops << " drops in " << printDuration(outcome->simulated)
             << ", " << print(outcome->dropChance) << " chance in an hour, buffer up to "
             << print(outcome->worstFill) << "\n";
+        if (outcome->firstDrop)
+            out << "the first after " << printDuration(*outcome->firstDrop) << "; "
+                << print(outcome->lostShare) << " of the picture lost\n";
+    }
     return drops ? 1 : 0;
 }
 

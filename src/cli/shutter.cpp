@@ -2,6 +2,7 @@
 #include "cli/verdict_json.h"
 #include "core/cadence/rates.h"
 #include "core/cadence/safe_shutter.h"
+#include "core/quantity/number_text.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
 #include "core/shoot/scene.h"
@@ -150,19 +151,41 @@ Json safeJson(const std::vector<SafeRange>& ranges, const ShutterDial* dial, Fra
 }
 
 void tell(const Json& node, const Shutter& shutter, FrameRate rate, const Pulsing& pulsing,
-          const std::vector<SafeRange>& safe, std::ostream& out) {
+          const std::vector<SafeRange>& safe, const std::vector<SafeRange>& still,
+          std::ostream& out) {
     out << print(shutterAngle(shutter, rate)) << "  " << print(exposureTime(shutter, rate))
         << " at " << print(rate) << "\n";
     if (node.contains("nearest"))
         out << "nearest on the dial: " << node["nearest"]["shutter"].get<std::string>() << "\n";
-    if (pulsing.strongest)
-        out << "ripple " << print(pulsing.ripple) << ", alias " << print(pulsing.alias) << ", "
-            << fixedText(pulsing.peakToPeak.value(), 3) << " stop peak to peak\n";
+    if (pulsing.strongest) {
+        out << "ripple " << print(pulsing.ripple) << ", "
+            << fixedText(pulsing.peakToPeak.value(), 3) << " stop peak to peak";
+        if (pulsing.worstOnMains > pulsing.peakToPeak)
+            out << ", " << fixedText(pulsing.worstOnMains.value(), 3)
+                << " with the mains 0.4 % off";
+        out << "\n";
+        if (!pulsing.movers.empty())
+            out << "pulses at " << print(pulsing.alias) << ", "
+                << fixedText(pulsing.worstMoving.value(), 3) << " stop from frame to frame\n";
+        else
+            out << "every frame meets the light alike: nothing pulses\n";
+        if (pulsing.bands > 0 && !isStill(pulsing))
+            out << trimmed(pulsing.bands, 2)
+                << (isMoving(pulsing) ? " bands roll over the frame\n"
+                                      : " bands stand in the frame\n");
+    }
     for (const auto& range : safe)
         out << "safe " << print(range.best) << "  (" << print(range.from) << " to "
             << print(range.to) << ")\n";
-    for (const auto& other : node["safe_rates"])
-        out << "still at " << other["rate"].get<std::string>() << "\n";
+    for (const auto& range : still)
+        out << "still, but bands stand " << print(range.best) << "  (" << print(range.from)
+            << " to " << print(range.to) << ")\n";
+    for (const auto& other : node["safe_rates"]) {
+        out << "still at " << other["rate"].get<std::string>();
+        if (!other["shutter_deg"].is_null())
+            out << " with " << print(ShutterAngle(other["shutter_deg"].get<double>()));
+        out << (other["bands_stand"].get<bool>() ? ", bands stand\n" : "\n");
+    }
 }
 
 } // namespace
@@ -197,6 +220,9 @@ Result<int> shutter(const ShutterOptions& options, std::ostream& out) {
     }
     const Pulsing seen = pulsing(*lights, exposureTime(*set, *rate), *rate, readout);
     const auto safe = lights->empty() ? std::vector<SafeRange>{} : safeShutters(*lights, *rate);
+    const auto still = lights->empty() || !safe.empty()
+                           ? std::vector<SafeRange>{}
+                           : safeShutters(*lights, *rate, kVisible, Stillness::Moving);
     Json node = {{"rate", spell(*rate)},
                  {"exposure_time_s", exposureTime(*set, *rate).value()},
                  {"angle_deg", shutterAngle(*set, *rate).value()},
@@ -207,18 +233,25 @@ Result<int> shutter(const ShutterOptions& options, std::ostream& out) {
     node["alias_hz"] = seen.alias.value();
     node["peak_to_peak_stops"] = seen.peakToPeak.value();
     node["worst_on_mains_stops"] = seen.worstOnMains.value();
+    node["moving_stops"] = seen.moving.value();
+    node["worst_moving_stops"] = seen.worstMoving.value();
     node["bands"] = seen.bands;
     node["safe"] = safeJson(safe, dial ? &*dial : nullptr, *rate);
+    node["still_with_bands"] = safeJson(still, dial ? &*dial : nullptr, *rate);
     node["safe_rates"] = Json::array();
     if (safe.empty() && !lights->empty())
-        for (const auto& other : nearestSafeRates(*lights, *rate, standardRates()))
+        for (const auto& other :
+             nearestSafeRates(*lights, *rate, standardRates(), shutterAngle(*set, *rate)))
             node["safe_rates"].push_back(
-                {{"rate", spell(other.rate)}, {"any_shutter", other.anyShutter}});
+                {{"rate", spell(other.rate)},
+                 {"any_shutter", other.anyShutter},
+                 {"shutter_deg", other.shutter ? Json(other.shutter->value()) : Json(nullptr)},
+                 {"bands_stand", other.bandsStand}});
     if (options.json)
         out << node.dump(2) << "\n";
     else
-        tell(node, *set, *rate, seen, safe, out);
-    return seen.peakToPeak > kVisible ? 1 : 0;
+        tell(node, *set, *rate, seen, safe, still, out);
+    return isMoving(seen) ? 1 : 0;
 }
 
 } // namespace bslate::cli

@@ -58,7 +58,13 @@ Json recordingJson(const RecordingFacts& facts) {
                  {"slot", facts.slot},
                  {"card_holds", facts.cardHolds},
                  {"record_time_s", optional(facts.recordTime)},
-                 {"heat_time_s", optional(facts.heat)}};
+                 {"heat_time_s", facts.heat ? Json(facts.heat->time.value()) : Json(nullptr)}};
+    if (facts.second)
+        node["second_slot"] = {{"slot", facts.second->slot},
+                               {"card", facts.second->card},
+                               {"peak_bps", facts.second->peak.value()},
+                               {"card_holds", facts.second->holds},
+                               {"record_time_s", optional(facts.second->time)}};
     if (facts.focal) {
         node["focal_mm"] = facts.focal->value();
         node["view_deg"] = facts.view.value();

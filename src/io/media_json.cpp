@@ -26,7 +26,8 @@ MemoryCard cardFrom(const Json& json, const std::string& place, ReadState& state
         card.read = node.quantity("read", parseDataRate);
     card.count = node.wholeOr("count", 0, 10000, 1);
     card.extra = node.extra();
-    if (!state.error && !findSpeedClass(card.speedClass))
+    const auto known = findSpeedClass(card.speedClass);
+    if (!state.error && (!known || known->name != card.speedClass))
         node.fail(ErrorCode::WrongType, "speed_class", card.speedClass,
                   "a class such as C10, U3, V60, V90 or VPG400");
     const auto bus = findBus(card.bus);

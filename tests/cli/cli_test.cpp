@@ -444,7 +444,7 @@ TEST(CliDay, PlansTheDemo) {
     for (const char* key : {"takes", "assignments", "swaps", "offloads", "batteries", "findings",
                             "safe_s", "recorded_bytes", "optimal", "least_changes"})
         EXPECT_TRUE(node["days"][1].contains(key)) << key;
-    EXPECT_EQ(node["days"][1]["swaps"].size(), 1u);
+    EXPECT_EQ(node["days"][1]["swaps"].size(), 2u);
     EXPECT_FALSE(node["pack"].empty());
     const auto one = ran({"day", kShoot, "--day", "1", "--text"});
     EXPECT_EQ(one.code, kGood) << one.out;

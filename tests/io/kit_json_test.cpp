@@ -158,7 +158,7 @@ const Broken kBroken[] = {
      ErrorCode::OutOfRange},
     {"Iso", "/cameras/0/bases/0/iso", R"("0")", ErrorCode::OutOfRange},
     {"Lens", "/lenses/0/narrowest", R"("T1")", ErrorCode::OutOfRange},
-    {"Loss", "/filters/0/loss", R"("ND1")", ErrorCode::OutOfRange},
+    {"Loss", "/filters/0/loss", R"("ND1")", ErrorCode::Ambiguous},
     {"Slots", "/filter_slots", "99", ErrorCode::OutOfRange},
 };
 

@@ -10,6 +10,8 @@ std::string_view summary(ErrorCode code) {
         return "not a number";
     case ErrorCode::UnknownUnit:
         return "unit not understood";
+    case ErrorCode::Ambiguous:
+        return "this can be read in two ways";
     case ErrorCode::OutOfRange:
         return "outside the valid range";
     case ErrorCode::UnknownId:

@@ -11,6 +11,7 @@ enum class ErrorCode {
     EmptyText,      ///< nothing was typed
     NotANumber,     ///< no finite number where one was needed
     UnknownUnit,    ///< a number with a unit that does not belong to the quantity
+    Ambiguous,      ///< a value that people read in two ways; `expected` says how to write each
     OutOfRange,     ///< a readable value outside the valid range
     UnknownId,      ///< a reference to a camera, profile, scene ... that is not there
     FileUnreadable, ///< missing, no permission, a folder ...

@@ -69,28 +69,63 @@ double harmonicBound(const PulsedLight& light, double length) {
     return sum * light.depth.value();
 }
 
-bool shows(const Pulsing& pulsing) {
-    return pulsing.ripple.value() > 1e-9;
+// What repeats most strongly: of a measured lamp the order that ripples most.
+Hertz heard(const PulsedLight& light, Seconds exposure) {
+    if (light.waveform != Waveform::Harmonics)
+        return light.frequency;
+    double most = -1;
+    int order = 1;
+    for (const auto& one : light.harmonics) {
+        const double x = one.order * light.frequency.value() * exposure.value();
+        const double ripple = one.depth.value() * std::abs(std::sin(pi * x)) / (pi * x);
+        if (ripple > most) {
+            most = ripple;
+            order = one.order;
+        }
+    }
+    return Hertz(order * light.frequency.value());
 }
 
-// Everything but the mains tolerance.
-Pulsing at(std::span<const PulsedLight> lights, Seconds exposure, FrameRate rate, Seconds readout) {
-    Pulsing result;
-    const Swing all = swing(lights, exposure);
-    result.ripple = rippleOf(all);
-    result.peakToPeak = peakToPeak(all);
-    double most = 0;
+// What moves from frame to frame over the dimmest that the rest leaves, as high over low.
+Swing movingPart(std::span<const PulsedLight> lights, const std::vector<bool>& moves,
+                 Seconds exposure) {
+    const double scale = shareScale(lights);
+    double base = 1, low = 0, high = 0;
     for (std::size_t i = 0; i < lights.size(); ++i) {
         const Swing one = swing(lights[i], exposure);
-        const double width = (one.high - one.low) * lights[i].share.value();
-        if (width <= most || !shows(result))
-            continue;
-        most = width;
-        result.strongest = i;
-        result.alias = aliasOf(lights[i].frequency, rate);
-        result.bands = lights[i].frequency.value() * readout.value();
+        const double share = scale * lights[i].share.value();
+        if (moves[i]) {
+            low += share * (one.low - 1);
+            high += share * (one.high - 1);
+        } else {
+            base += share * (one.low - 1);
+        }
     }
-    return result;
+    return {std::max(0.0, base + low), base + high};
+}
+
+bool shows(double width) {
+    return width > 2e-9;
+}
+
+// The lamp that moves most, else the one that pulses most; how much each of the movers does.
+void fillLamps(std::span<const PulsedLight> lights, const std::vector<bool>& moves,
+               Seconds exposure, Pulsing& result) {
+    std::vector<double> width(lights.size());
+    for (std::size_t i = 0; i < lights.size(); ++i) {
+        const Swing one = swing(lights[i], exposure);
+        width[i] = (one.high - one.low) * lights[i].share.value();
+        if (!shows(width[i]))
+            continue;
+        if (moves[i])
+            result.movers.push_back(i);
+        else if (!result.strongest || width[i] > width[*result.strongest])
+            result.strongest = i;
+    }
+    std::stable_sort(result.movers.begin(), result.movers.end(),
+                     [&](std::size_t a, std::size_t b) { return width[a] > width[b]; });
+    if (!result.movers.empty())
+        result.strongest = result.movers.front();
 }
 
 } // namespace
@@ -197,20 +232,50 @@ Hertz aliasOf(Hertz frequency, FrameRate rate) {
     return Hertz(alias < 1e-9 * frequency.value() ? 0 : alias);
 }
 
+bool keepsStep(const PulsedLight& light, FrameRate rate) {
+    if (light.waveform == Waveform::Steady)
+        return true;
+    if (light.waveform != Waveform::Harmonics)
+        return aliasOf(light.frequency, rate) == Hertz(0);
+    return std::all_of(light.harmonics.begin(), light.harmonics.end(), [&](const Harmonic& one) {
+        return one.depth.value() <= 0 ||
+               aliasOf(Hertz(one.order * light.frequency.value()), rate) == Hertz(0);
+    });
+}
+
+std::vector<PulsedLight> onMains(std::span<const PulsedLight> lights, double factor) {
+    std::vector<PulsedLight> moved(lights.begin(), lights.end());
+    for (auto& light : moved)
+        if (light.fromMains)
+            light.frequency = Hertz(light.frequency.value() * factor);
+    return moved;
+}
+
 Pulsing pulsing(std::span<const PulsedLight> lights, Seconds exposure, FrameRate rate,
                 Seconds readout) {
-    Pulsing result = at(lights, exposure, rate, readout);
-    result.worstOnMains = result.peakToPeak;
-    std::vector<PulsedLight> moved(lights.begin(), lights.end());
+    std::vector<bool> moves;
+    for (const auto& light : lights)
+        moves.push_back(!keepsStep(light, rate));
+    Pulsing result;
+    const Swing all = swing(lights, exposure);
+    result.ripple = rippleOf(all);
+    result.worstOnMains = result.peakToPeak = peakToPeak(all);
+    result.worstMoving = result.moving = peakToPeak(movingPart(lights, moves, exposure));
+    fillLamps(lights, moves, exposure, result);
+    if (result.strongest) {
+        const auto& lamp = lights[*result.strongest];
+        result.alias = result.movers.empty() ? Hertz(0) : aliasOf(heard(lamp, exposure), rate);
+        result.bands = lamp.frequency.value() * readout.value();
+    }
+    const bool wanders = std::any_of(lights.begin(), lights.end(),
+                                     [](const PulsedLight& light) { return light.fromMains; });
     for (const double factor : {1 - kMainsTolerance, 1 + kMainsTolerance}) {
-        bool any = false;
-        for (std::size_t i = 0; i < lights.size(); ++i)
-            if (lights[i].fromMains) {
-                moved[i].frequency = Hertz(lights[i].frequency.value() * factor);
-                any = true;
-            }
-        if (any)
-            result.worstOnMains = std::max(result.worstOnMains, peakToPeak(swing(moved, exposure)));
+        if (!wanders)
+            break;
+        const auto moved = onMains(lights, factor);
+        result.worstOnMains = std::max(result.worstOnMains, peakToPeak(swing(moved, exposure)));
+        result.worstMoving =
+            std::max(result.worstMoving, peakToPeak(movingPart(moved, moves, exposure)));
     }
     return result;
 }

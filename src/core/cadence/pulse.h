@@ -84,17 +84,39 @@ inline constexpr Stops kVisible{0.03};
 /// 60 Hz mains (0.12 Hz). Common practice, no source.
 inline constexpr Hertz kDrift{0.5};
 
-/// What a recording shows of the lights.
+/// What a recording shows of the lights, all of them together.
+///
+/// A lamp whose pulsing keeps step with the frames (alias 0) gives every frame the same: it stands,
+/// as bands where rows are read one after the other. All others move from frame to frame. The
+/// moving ones are judged against the dimmest that the standing ones leave.
 struct Pulsing {
-    Fraction ripple{0};
-    Stops peakToPeak{0};
-    Stops worstOnMains{0}; ///< the same with the mains at either end of their tolerance
-    Hertz alias{0};        ///< of the source that ripples most
-    std::optional<std::size_t> strongest; ///< that source; none when nothing ripples
+    Fraction ripple{0};    ///< of all lamps, over all moments
+    Stops peakToPeak{0};   ///< likewise: what moves and what stands
+    Stops worstOnMains{0}; ///< the same, the mains at the worst end of their tolerance
+    Stops moving{0};       ///< from frame to frame alone
+    Stops worstMoving{0};  ///< the same, the mains at the worst end of their tolerance
+    Hertz alias{0};        ///< of the lamp that moves most; 0 when none moves
+    std::optional<std::size_t> strongest; ///< that lamp, else the one that stands out most
+    std::vector<std::size_t> movers;      ///< lamps that move, most first
     double bands = 0; ///< of light and dark over the frame: its frequency times the readout time
     friend bool operator==(const Pulsing&, const Pulsing&) = default;
 };
 [[nodiscard]] Pulsing pulsing(std::span<const PulsedLight> lights, Seconds exposure, FrameRate rate,
                               Seconds readout);
+
+/// True when nothing pulses and no bands stand, wherever in their tolerance the mains are.
+[[nodiscard]] inline bool isStill(const Pulsing& pulsing) {
+    return pulsing.worstOnMains <= kVisible;
+}
+/// True when frames differ from one another in a way that is seen.
+[[nodiscard]] inline bool isMoving(const Pulsing& pulsing) {
+    return pulsing.worstMoving > kVisible;
+}
+
+/// True when the light meets every frame at the same moment, or does not pulse.
+[[nodiscard]] bool keepsStep(const PulsedLight& light, FrameRate rate);
+
+/// The lamps with the mains at `factor` of their frequency; those of their own stay.
+[[nodiscard]] std::vector<PulsedLight> onMains(std::span<const PulsedLight> lights, double factor);
 
 } // namespace bslate

@@ -8,6 +8,7 @@
 namespace bslate {
 namespace {
 
+constexpr double kAsGood = 1.0007; // a thousandth of a stop
 constexpr std::size_t kBlock = 64; // angles worked on together, so that the compiler vectorises
 
 // Weights of a light's harmonics over their order; a sinusoid is one of order 1.
@@ -60,10 +61,6 @@ void harmonicBounds(const Weights& weights, double start, double step, std::span
         bounds[i] = sum[i] / (pi * (start + step * static_cast<double>(i)));
 }
 
-Swing swingAt(std::span<const PulsedLight> lights, double angle, FrameRate rate) {
-    return swing(lights, exposureTime(ShutterAngle(angle), rate));
-}
-
 double depthOf(Swing swing) {
     return swing.high / std::max(swing.low, swing.high / ratio(kDeepest));
 }
@@ -74,46 +71,119 @@ struct Angles {
     std::size_t count;
 };
 
-// High over low of the gathered light at evenly spaced angles.
-std::vector<double> sweep(std::span<const PulsedLight> lights, FrameRate rate, Angles angles) {
-    const double start = exposureTime(ShutterAngle(angles.first), rate).value();
-    const double step = exposureTime(ShutterAngle(angles.step), rate).value();
-    const double scale = shareScale(lights);
-    std::vector<Weights> weights;
-    for (const auto& light : lights)
-        weights.push_back(weightsOf(light));
-    std::vector<double> depths(angles.count);
-    for (std::size_t first = 0; first < angles.count; first += kBlock) {
-        const std::size_t length = std::min(kBlock, angles.count - first);
-        const double from = start + step * static_cast<double>(first);
-        std::array<double, kBlock> low, high, bound{};
-        low.fill(1);
-        high.fill(1);
-        for (std::size_t which = 0; which < lights.size(); ++which) {
-            const auto& light = lights[which];
-            const double share = scale * light.share.value();
-            const double f = light.frequency.value();
-            if (light.waveform == Waveform::Steady)
-                continue;
-            if (weights[which].highest > 0) {
-                harmonicBounds(weights[which], f * from, f * step, std::span(bound.data(), length));
-                for (std::size_t i = 0; i < length; ++i) {
-                    low[i] -= share * std::min(1.0, bound[i]);
-                    high[i] += share * bound[i];
-                }
-                continue;
-            }
-            for (std::size_t i = 0; i < length; ++i) {
-                const Swing one = swing(light, Seconds(from + step * static_cast<double>(i)));
-                low[i] += share * (one.low - 1);
-                high[i] += share * (one.high - 1);
-            }
-        }
-        for (std::size_t i = 0; i < length; ++i)
-            depths[first + i] = depthOf({std::max(0.0, low[i]), high[i]});
+// What the lamps at one state of the mains gather at angles of one rate.
+class Sweep {
+public:
+    Sweep(std::vector<PulsedLight> lights, std::vector<bool> counted, FrameRate rate)
+        : m_lights(std::move(lights))
+        , m_counted(std::move(counted))
+        , m_rate(rate)
+        , m_scale(shareScale(m_lights)) {
+        for (const auto& light : m_lights)
+            m_weights.push_back(weightsOf(light));
     }
-    return depths;
-}
+
+    // High over low of the lamps that count, over the dimmest that the others leave.
+    void deepen(const Angles& angles, std::span<double> depths) const {
+        const double start = exposureTime(ShutterAngle(angles.first), m_rate).value();
+        const double step = exposureTime(ShutterAngle(angles.step), m_rate).value();
+        for (std::size_t first = 0; first < angles.count; first += kBlock) {
+            const std::size_t length = std::min(kBlock, angles.count - first);
+            Block block;
+            for (std::size_t which = 0; which < m_lights.size(); ++which)
+                add(which, start + step * static_cast<double>(first), step, length, block);
+            for (std::size_t i = 0; i < length; ++i)
+                depths[first + i] = std::max(depths[first + i],
+                                             depthOf({std::max(0.0, block.low[i]), block.high[i]}));
+        }
+    }
+
+    // Angles of whole periods of the lamps that count, nearest to `angle`.
+    template<class Consider>
+    void eachPeriod(double angle, Consider consider) const {
+        for (std::size_t i = 0; i < m_lights.size(); ++i) {
+            if (!m_counted[i] || m_lights[i].waveform == Waveform::Steady)
+                continue;
+            const double period = 360 * m_rate.toDouble() / m_lights[i].frequency.value();
+            consider(period * std::round(angle / period));
+        }
+    }
+    [[nodiscard]] const std::vector<PulsedLight>& lights() const { return m_lights; }
+
+private:
+    struct Block {
+        std::array<double, kBlock> low, high;
+        Block() {
+            low.fill(1);
+            high.fill(1);
+        }
+    };
+
+    void add(std::size_t which, double from, double step, std::size_t length, Block& block) const {
+        const auto& light = m_lights[which];
+        const double share = m_scale * light.share.value();
+        const double f = light.frequency.value();
+        const bool counted = m_counted[which];
+        if (light.waveform == Waveform::Steady)
+            return;
+        // A lamp that stands dims the frame at its worst and moves nothing.
+        const auto put = [&](std::size_t i, double low, double high) {
+            block.low[i] += share * low;
+            block.high[i] += share * (counted ? high : low);
+        };
+        if (m_weights[which].highest > 0) {
+            std::array<double, kBlock> bound{};
+            harmonicBounds(m_weights[which], f * from, f * step, std::span(bound.data(), length));
+            for (std::size_t i = 0; i < length; ++i)
+                put(i, -std::min(1.0, bound[i]), bound[i]);
+            return;
+        }
+        for (std::size_t i = 0; i < length; ++i) {
+            const Swing one = swing(light, Seconds(from + step * static_cast<double>(i)));
+            put(i, one.low - 1, one.high - 1);
+        }
+    }
+
+    std::vector<PulsedLight> m_lights;
+    std::vector<bool> m_counted;
+    FrameRate m_rate;
+    double m_scale;
+    std::vector<Weights> m_weights;
+};
+
+// The worst over all states of the mains that are looked at.
+class Judge {
+public:
+    Judge(std::span<const PulsedLight> lights, FrameRate rate, Stillness stillness, bool wanders) {
+        std::vector<bool> counted;
+        bool any = false;
+        for (const auto& light : lights) {
+            counted.push_back(stillness == Stillness::All || !keepsStep(light, rate));
+            any = any || light.fromMains;
+        }
+        for (const double factor : {1.0, 1 - kMainsTolerance, 1 + kMainsTolerance})
+            if (factor == 1.0 || (wanders && any))
+                m_sweeps.emplace_back(onMains(lights, factor), counted, rate);
+    }
+
+    [[nodiscard]] std::vector<double> depths(const Angles& angles) const {
+        std::vector<double> worst(angles.count, 1.0);
+        for (const auto& sweep : m_sweeps)
+            sweep.deepen(angles, worst);
+        return worst;
+    }
+    [[nodiscard]] double depthAt(double angle) const {
+        double worst = 1;
+        for (const auto& sweep : m_sweeps)
+            sweep.deepen({angle, 1, 1}, std::span(&worst, 1));
+        return worst;
+    }
+    [[nodiscard]] const Sweep& nominal() const { return m_sweeps.front(); }
+    [[nodiscard]] bool isOne() const { return m_sweeps.size() == 1; }
+
+private:
+    std::vector<Sweep> m_sweeps;
+};
 
 struct Dip {
     double angle;
@@ -122,32 +192,27 @@ struct Dip {
 
 // Where around an angle the pulsing is least: at a whole number of periods of one light, where
 // that light gives nothing, or between, where several lights have a dip in common.
-Dip leastAround(std::span<const PulsedLight> lights, Dip dip, double reach, FrameRate rate) {
+Dip leastAround(const Judge& judge, Dip dip, double reach) {
     const double low = std::max(reach / 10, dip.angle - reach);
     const double high = std::min(360.0, dip.angle + reach);
-    int pulsing = 0;
-    const auto consider = [&](double angle) {
-        const double depth = depthOf(swingAt(lights, angle, rate));
-        if (depth < dip.depth)
-            dip = {angle, depth};
-    };
     const double middle = dip.angle;
-    for (const auto& light : lights) {
-        if (light.waveform == Waveform::Steady)
-            continue;
-        ++pulsing;
-        const double period = 360 * rate.toDouble() / light.frequency.value();
-        const double exact = period * std::round(middle / period);
-        if (exact >= low && exact <= high && exact > 0)
-            consider(exact);
+    int pulsing = 0;
+    judge.nominal().eachPeriod(middle, [&](double) { ++pulsing; });
+    if (pulsing > 1 || !judge.isOne()) {
+        const double step = (high - low) / (kBlock - 1);
+        const auto depths = judge.depths({low, step, kBlock});
+        const auto best = std::min_element(depths.begin(), depths.end());
+        if (*best < dip.depth)
+            dip = {low + step * static_cast<double>(best - depths.begin()), *best};
     }
-    if (pulsing < 2)
-        return dip;
-    const double step = (high - low) / (kBlock - 1);
-    const auto depths = sweep(lights, rate, {low, step, kBlock});
-    const auto best = std::min_element(depths.begin(), depths.end());
-    if (*best < dip.depth)
-        dip = {low + step * static_cast<double>(best - depths.begin()), *best};
+    // Whole periods with the mains as they should be, where they are as good to a thousandth stop.
+    judge.nominal().eachPeriod(middle, [&](double angle) {
+        if (angle < low || angle > high || angle <= 0)
+            return;
+        const double depth = judge.depthAt(angle);
+        if (depth < dip.depth * kAsGood)
+            dip = {angle, std::min(depth, dip.depth)};
+    });
     return dip;
 }
 
@@ -170,17 +235,19 @@ std::vector<Stops> pulsingByAngle(std::span<const PulsedLight> lights, FrameRate
     const auto count = static_cast<std::size_t>(std::floor(360.0 / step + 1e-9));
     std::vector<Stops> stops;
     stops.reserve(count);
-    for (const double depth : sweep(lights, rate, {step, step, count}))
+    for (const double depth :
+         Judge(lights, rate, Stillness::All, false).depths({step, step, count}))
         stops.emplace_back(std::log2(depth));
     return stops;
 }
 
 std::vector<SafeRange> safeShutters(std::span<const PulsedLight> lights, FrameRate rate,
-                                    Stops limit) {
+                                    Stops limit, Stillness stillness) {
     constexpr double step = 0.1;
     constexpr std::size_t count = 3600;
     const double most = ratio(limit);
-    const auto depths = sweep(lights, rate, {step, step, count});
+    const Judge judge(lights, rate, stillness, true);
+    const auto depths = judge.depths({step, step, count});
     std::vector<SafeRange> ranges;
     for (std::size_t i = 0; i < count; ++i) {
         const double before = i == 0 ? HUGE_VAL : depths[i - 1];
@@ -193,7 +260,7 @@ std::vector<SafeRange> safeShutters(std::span<const PulsedLight> lights, FrameRa
         const double flank =
             std::max(i == 0 ? 0 : before - here, i + 1 == count ? 0 : after - here);
         if (dips && here > 1 && here - 1.5 * flank <= most)
-            dip = leastAround(lights, dip, step, rate);
+            dip = leastAround(judge, dip, step);
         if (here <= most)
             add(ranges, std::min(dip.angle, angle), std::max(dip.angle, angle), dip, step);
         else if (dip.depth <= most)
@@ -235,37 +302,6 @@ std::optional<Shutter> nearestSafe(const ShutterDial& dial, std::span<const Safe
                 consider(time);
     }
     return nearest;
-}
-
-std::vector<SafeRate> nearestSafeRates(std::span<const PulsedLight> lights, FrameRate rate,
-                                       std::span<const FrameRate> offered) {
-    const auto keepsStep = [&](FrameRate candidate) {
-        return std::all_of(lights.begin(), lights.end(), [&](const PulsedLight& light) {
-            return light.waveform == Waveform::Steady ||
-                   aliasOf(light.frequency, candidate) == Hertz(0);
-        });
-    };
-    std::vector<SafeRate> found;
-    for (const auto candidate : offered)
-        if (keepsStep(candidate) || !safeShutters(lights, candidate).empty())
-            found.push_back({candidate, keepsStep(candidate)});
-    if (found.empty()) {
-        if (const auto* strongest = mostPulsing(lights)) {
-            const double f = strongest->frequency.value();
-            const auto k = std::max(1LL, std::llround(f / rate.toDouble()));
-            const auto thousandths = std::llround(f * 1000);
-            if (thousandths > 0 && thousandths < (1LL << 31) && 1000 * k < (1LL << 31)) {
-                const FrameRate own{Rational(thousandths, 1000 * k)};
-                found.push_back({own, keepsStep(own)});
-            }
-        }
-    }
-    const auto away = [&](const SafeRate& one) {
-        return std::abs(std::log2(one.rate.toDouble() / rate.toDouble()));
-    };
-    std::stable_sort(found.begin(), found.end(),
-                     [&](const auto& a, const auto& b) { return away(a) < away(b); });
-    return found;
 }
 
 } // namespace bslate

@@ -3,6 +3,7 @@
 #include "core/cadence/pulse.h"
 #include "core/cadence/shutter.h"
 
+#include <optional>
 #include <span>
 #include <vector>
 
@@ -19,15 +20,23 @@ struct SafeRange {
     friend bool operator==(const SafeRange&, const SafeRange&) = default;
 };
 
-/// Peak to peak stops at every angle `step`, 2 step, ... 360; `step` in (0, 360], fewer than
-/// 100 000 of them. Steady light gives zeros.
+/// What has to hold still.
+enum class Stillness {
+    All,   ///< nothing pulses and no bands stand
+    Moving ///< nothing moves from frame to frame; lamps that keep step may leave standing bands
+};
+
+/// Peak to peak stops of all lamps at every angle `step`, 2 step, ... 360; `step` in (0, 360],
+/// fewer than 100 000 of them. Steady light gives zeros.
 [[nodiscard]] std::vector<Stops> pulsingByAngle(std::span<const PulsedLight> lights, FrameRate rate,
                                                 double step = 0.1);
 
-/// Every stretch of safe angles, rising; searched in steps of 0.1 degree, `best` refined to where
-/// the ripple is least. Empty when no shutter of this rate spans the pulses.
+/// Every stretch of safe angles, rising, with the mains anywhere in their tolerance; searched in
+/// steps of 0.1 degree, `best` refined to where the ripple is least. Empty when no shutter of this
+/// rate spans the pulses.
 [[nodiscard]] std::vector<SafeRange> safeShutters(std::span<const PulsedLight> lights,
-                                                  FrameRate rate, Stops limit = kVisible);
+                                                  FrameRate rate, Stops limit = kVisible,
+                                                  Stillness stillness = Stillness::All);
 
 /// How far a shutter is from the one wanted, in stops. A longer one counts 0.1 stop farther, since
 /// smear is seen sooner than crispness: 144 and not 216 degrees at 24 under 60 Hz (common practice,
@@ -44,13 +53,18 @@ struct SafeRange {
 struct SafeRate {
     FrameRate rate;
     bool anyShutter = false; ///< every frame meets the pulses alike: bands may stand, none move
+    std::optional<ShutterAngle>
+        shutter;             ///< the safe one nearest to the wanted angle, if it matters
+    bool bandsStand = false; ///< that shutter leaves bands of a lamp that keeps step
     friend bool operator==(const SafeRate&, const SafeRate&) = default;
 };
 
-/// Those of `offered` where a shutter is safe or all pulses keep step, nearest in ratio first. When
-/// there are none, the strongest light's own `f / k` nearest to `rate`, in thousandths of a hertz.
+/// Those of `offered` where a shutter is safe, or holds still what moves, or all pulses keep step,
+/// nearest in ratio first; shutters near `wanted`. When there are none, the strongest light's own
+/// `f / k` nearest to `rate`, in thousandths of a hertz.
 [[nodiscard]] std::vector<SafeRate> nearestSafeRates(std::span<const PulsedLight> lights,
                                                      FrameRate rate,
-                                                     std::span<const FrameRate> offered);
+                                                     std::span<const FrameRate> offered,
+                                                     ShutterAngle wanted = ShutterAngle(180));
 
 } // namespace bslate

@@ -1,6 +1,7 @@
 #include "core/kit/camera.h"
 
 #include "core/base/find_by_id.h"
+#include "core/light/optics.h"
 #include "core/media/recording.h"
 
 #include <algorithm>
@@ -65,11 +66,31 @@ const BaseIso& nearestBase(const Camera& camera, const Profile& profile, Exposur
     return best ? *best : camera.bases.front();
 }
 
-std::optional<Seconds> heatTime(const RecordingMode& mode, Celsius ambient) {
-    for (const auto& limit : mode.heat)
-        if (ambient <= limit.ambient)
-            return limit.time;
-    return mode.heat.empty() ? std::nullopt : std::optional(mode.heat.back().time);
+RecordedArea recordedArea(const SensorArea& area, FrameSize frame) {
+    const double shape = static_cast<double>(frame.width) / frame.height;
+    return {std::min(area.width, area.height * shape),
+            std::min(area.height, area.width * (1 / shape))};
+}
+
+Magnification frameCrop(const Camera& camera, const SensorArea& area, FrameSize frame) {
+    return cropFactor(camera.areas.front().width, recordedArea(area, frame).width);
+}
+
+std::optional<HeatTime> heatTime(const RecordingMode& mode, Celsius ambient) {
+    if (mode.heat.empty())
+        return std::nullopt;
+    const HeatLimit* below = nullptr;
+    for (const auto& limit : mode.heat) {
+        if (ambient <= limit.ambient) {
+            if (!below || !(below->ambient < limit.ambient))
+                return HeatTime{limit.time, false};
+            const double share = (ambient.value() - below->ambient.value()) /
+                                 (limit.ambient.value() - below->ambient.value());
+            return HeatTime{below->time + (limit.time - below->time) * share, false};
+        }
+        below = &limit;
+    }
+    return HeatTime{mode.heat.back().time, true};
 }
 
 bool allows(const RecordingMode& mode, std::string_view profile) {

@@ -183,9 +183,25 @@ struct IsoDial {
 [[nodiscard]] const BaseIso& nearestBase(const Camera& camera, const Profile& profile,
                                          ExposureIndex iso);
 
-/// How long the mode runs at this air temperature: the limit listed for it or for the next warmer
-/// entry; beyond the last entry that entry's. None when no limit is known.
-[[nodiscard]] std::optional<Seconds> heatTime(const RecordingMode& mode, Celsius ambient);
+/// The part of a sensor area that a frame is recorded from: the largest rectangle of the frame's
+/// shape in it, pixels being square.
+struct RecordedArea {
+    Millimetres width{0}, height{0};
+};
+[[nodiscard]] RecordedArea recordedArea(const SensorArea& area, FrameSize frame);
+/// How much tighter a frame from this area frames than the camera's whole sensor, by width.
+[[nodiscard]] Magnification frameCrop(const Camera& camera, const SensorArea& area,
+                                      FrameSize frame);
+
+/// How long the mode runs at this air temperature: straight between the listed entries, below the
+/// first one that entry's. Hotter than the last entry nobody has tried: it stops at that entry's
+/// time at the latest. None when no limit is known.
+struct HeatTime {
+    Seconds time{0};
+    bool atTheLatest = false; ///< hotter than any entry
+    friend bool operator==(const HeatTime&, const HeatTime&) = default;
+};
+[[nodiscard]] std::optional<HeatTime> heatTime(const RecordingMode& mode, Celsius ambient);
 
 /// True when a profile may be used in a mode.
 [[nodiscard]] bool allows(const RecordingMode& mode, std::string_view profile);

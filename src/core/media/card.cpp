@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <array>
+#include <string>
 
 namespace bslate {
 namespace {
@@ -11,15 +12,24 @@ constexpr DataRate megabytes(double perSecond) {
 }
 
 constexpr std::array kClasses = {
-    SpeedClass{"C2", megabytes(2)},       SpeedClass{"C4", megabytes(4)},
-    SpeedClass{"C6", megabytes(6)},       SpeedClass{"C10", megabytes(10)},
-    SpeedClass{"U1", megabytes(10)},      SpeedClass{"U3", megabytes(30)},
-    SpeedClass{"V6", megabytes(6)},       SpeedClass{"V10", megabytes(10)},
-    SpeedClass{"V30", megabytes(30)},     SpeedClass{"V60", megabytes(60)},
-    SpeedClass{"V90", megabytes(90)},     SpeedClass{"VPG20", megabytes(20)},
-    SpeedClass{"VPG65", megabytes(65)},   SpeedClass{"VPG130", megabytes(130)},
-    SpeedClass{"VPG200", megabytes(200)}, SpeedClass{"VPG400", megabytes(400)},
-    SpeedClass{"VPG800", megabytes(800)}, SpeedClass{"VPG1600", megabytes(1600)},
+    SpeedClass{"C2", megabytes(2)},
+    SpeedClass{"C4", megabytes(4)},
+    SpeedClass{"C6", megabytes(6)},
+    SpeedClass{"C10", megabytes(10)},
+    SpeedClass{"U1", megabytes(10)},
+    SpeedClass{"U3", megabytes(30)},
+    SpeedClass{"V6", megabytes(6)},
+    SpeedClass{"V10", megabytes(10)},
+    SpeedClass{"V30", megabytes(30)},
+    SpeedClass{"V60", megabytes(60), megabytes(312)},
+    SpeedClass{"V90", megabytes(90), megabytes(312)},
+    SpeedClass{"VPG20", megabytes(20)},
+    SpeedClass{"VPG65", megabytes(65)},
+    SpeedClass{"VPG130", megabytes(130)},
+    SpeedClass{"VPG200", megabytes(200)},
+    SpeedClass{"VPG400", megabytes(400)},
+    SpeedClass{"VPG800", megabytes(800)},
+    SpeedClass{"VPG1600", megabytes(1600)},
 };
 
 constexpr std::array kBuses = {
@@ -53,7 +63,20 @@ std::span<const SpeedClass> speedClasses() {
     return kClasses;
 }
 std::optional<SpeedClass> findSpeedClass(std::string_view name) {
-    return named(kClasses, name);
+    std::string key;
+    for (const char c : name)
+        if (c != ' ' && c != '-')
+            key += c >= 'a' && c <= 'z' ? static_cast<char>(c - 'a' + 'A') : c;
+    const auto shortened = [&](std::string_view from, std::string_view to) {
+        if (key.starts_with(from) && key.size() > from.size())
+            key = std::string(to) + key.substr(from.size());
+    };
+    shortened("UHSSPEEDCLASS", "U");
+    shortened("UHSCLASS", "U");
+    shortened("VIDEOSPEEDCLASS", "V");
+    shortened("SPEEDCLASS", "C");
+    shortened("CLASS", "C");
+    return named(kClasses, key);
 }
 std::span<const Bus> buses() {
     return kBuses;
@@ -62,13 +85,33 @@ std::optional<Bus> findBus(std::string_view name) {
     return named(kBuses, name);
 }
 
-DataRate guaranteedIn(const MemoryCard& card, const Slot& slot) {
-    const auto speed = findSpeedClass(card.speedClass);
+namespace {
+
+// The slower of the two buses; none when one is unknown or the card does not fit.
+std::optional<DataRate> busBetween(const MemoryCard& card, const Slot& slot) {
     const auto own = findBus(card.bus);
     const auto host = findBus(slot.bus);
-    if (!fits(card, slot) || !speed || !own || !host)
+    if (!fits(card, slot) || !own || !host)
+        return std::nullopt;
+    return std::min(own->ceiling, host->ceiling);
+}
+
+} // namespace
+
+DataRate guaranteedIn(const MemoryCard& card, const Slot& slot) {
+    const auto speed = findSpeedClass(card.speedClass);
+    const auto bus = busBetween(card, slot);
+    if (!speed || !bus)
         return DataRate(0);
-    return std::min({speed->guaranteed, own->ceiling, host->ceiling});
+    const DataRate held = *bus < speed->leastBus ? std::min(speed->guaranteed, kAssumedBelowClass)
+                                                 : speed->guaranteed;
+    return std::min(held, *bus);
+}
+
+bool isClassUnknownIn(const MemoryCard& card, const Slot& slot) {
+    const auto speed = findSpeedClass(card.speedClass);
+    const auto bus = busBetween(card, slot);
+    return speed && bus && *bus < speed->leastBus;
 }
 
 } // namespace bslate

@@ -22,11 +22,14 @@ enum class CardForm { Sd, CfExpressA, CfExpressB, CfExpressC, CFast };
 struct SpeedClass {
     std::string_view name; ///< "V60", "VPG400", "U3", "C10"
     DataRate guaranteed;
+    DataRate leastBus{0}; ///< the bus ceiling the class is defined from on; 0: any
 };
 
 /// SD Association physical layer specification (Speed, UHS and Video Speed Class) and CompactFlash
-/// Association VPG profiles (800 and 1600 from memory).
+/// Association VPG profiles (800 and 1600 from memory). V60 and V90 are tied to UHS-II and faster
+/// buses (SD Association, bus interfaces and speed classes, from memory).
 [[nodiscard]] std::span<const SpeedClass> speedClasses();
+/// By its name in any case: `V60`, `v60`, `Class 10`, `C10`, `UHS Class 3`, `vpg 400`.
 [[nodiscard]] std::optional<SpeedClass> findSpeedClass(std::string_view name);
 
 /// A bus and its ceiling, for example "UHS-II", 312 MB/s.
@@ -68,9 +71,14 @@ struct Slot {
     return card.form == slot.form;
 }
 
-/// What the card guarantees in this slot: its class, no more than either bus. Zero when it does
-/// not fit or names an unknown class or bus.
+/// What the card guarantees in this slot: its class, no more than either bus. A class that is not
+/// defined for the slower of the buses is not known to hold there: kAssumedBelowClass is all that
+/// is counted on. Zero when the card does not fit or names an unknown class or bus.
 [[nodiscard]] DataRate guaranteedIn(const MemoryCard& card, const Slot& slot);
+/// True when the card's class says nothing about writing through this slot's bus.
+[[nodiscard]] bool isClassUnknownIn(const MemoryCard& card, const Slot& slot);
+/// Cards of V60 and V90 carry U3 or V30 beside it, which hold on UHS-I: common practice, no source.
+inline constexpr DataRate kAssumedBelowClass{30 * 8e6};
 
 struct Battery {
     std::string id;

@@ -11,6 +11,10 @@ namespace bslate {
 /// `capacity_bytes * 8 * usable / rate`; infinite for a rate of zero.
 [[nodiscard]] Seconds recordTime(DataSize capacity, double usable, DataRate rate);
 
+/// What a card or battery should hold beyond a take that must not be interrupted, as a share of the
+/// take: takes run over. Common practice, no source.
+inline constexpr double kTakeMargin = 0.05;
+
 /// The rate written when frames are recorded as the sensor reads them: `nominal * sensor / base`.
 [[nodiscard]] DataRate sensorRateWriting(DataRate nominal, FrameRate sensor, FrameRate base);
 

@@ -40,26 +40,37 @@ public:
         if (net <= 0) {
             m_level = std::max(0.0, m_level + net * seconds);
             m_over = false;
+            m_well += seconds;
             return;
         }
-        const double until = (m_size - m_level) / net;
+        const double until = std::max(0.0, (m_size - m_level) / net);
         if (seconds <= until) {
             m_level += net * seconds;
+            m_well += seconds;
         } else {
             m_level = m_size;
+            m_well += until;
             if (!m_over)
-                ++m_outcome.drops;
+                begin();
             m_over = true;
             m_outcome.lost += Seconds((seconds - until) * net / in);
         }
         m_worst = std::max(m_worst, m_level);
     }
     [[nodiscard]] double worst() const { return m_worst; }
+    [[nodiscard]] double well() const { return m_well; }
 
 private:
+    void begin() {
+        // All time before the first drop went well.
+        if (m_outcome.drops++ == 0)
+            m_outcome.firstDrop = Seconds(m_well);
+    }
+
     double m_size;
     double m_level = 0;
     double m_worst = 0;
+    double m_well = 0; // seconds in which nothing was lost
     bool m_over = false;
     WriteOutcome& m_outcome;
 };
@@ -95,7 +106,9 @@ WriteOutcome simulateWriting(const WriteLoad& load, const CardBehaviour& card, S
         }
     }
     outcome.worstFill = DataSize(buffer.worst() / 8);
-    outcome.dropsPerHour = outcome.drops * 3600 / length.value();
+    if (outcome.drops > 0)
+        outcome.dropsPerHour = buffer.well() > 0 ? outcome.drops * 3600 / buffer.well() : kNever;
+    outcome.lostShare = Fraction(outcome.lost.value() / length.value());
     outcome.dropChance = Fraction(1 - std::exp(-outcome.dropsPerHour));
     return outcome;
 }

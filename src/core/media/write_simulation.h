@@ -4,6 +4,7 @@
 #include "core/media/card.h"
 
 #include <cstdint>
+#include <optional>
 
 /// What happens between a camera and a card that now and then stops to tidy up: a buffer that
 /// fills, and frames that are lost when it is full. A fluid model: the encoder's rate changes from
@@ -36,8 +37,12 @@ struct WriteOutcome {
     int drops = 0;         ///< times the buffer overran; one ends when the card catches up
     Seconds lost{0};       ///< picture time that found no room
     DataSize worstFill{0}; ///< of the buffer
+    std::optional<Seconds> firstDrop; ///< from the start; none when nothing is lost
+    /// Drops in an hour of writing that goes well: drops over the time spent outside of them, so
+    /// that one that never ends counts as what it is. Infinite when nothing ever goes well.
     double dropsPerHour = 0;
     Fraction dropChance; ///< of at least one in an hour, `1 - exp(-dropsPerHour)`
+    Fraction lostShare;  ///< of the picture time
     friend bool operator==(const WriteOutcome&, const WriteOutcome&) = default;
 };
 

@@ -57,11 +57,18 @@ Result<Seconds> parseSeconds(std::string_view text) {
 }
 
 namespace {
+// A mark, and so many stops past it when a fraction follows: T8 2/3 is two thirds past T8.
 Result<double> readAperture(std::string_view text, std::string_view expected) {
-    const auto typed = read(text, {expected, {"t", "f"}, {{"", 1}}, 0.5, 128});
+    const auto typed = scan(text, expected);
     if (!typed)
         return typed.error();
-    return apertureMeant(*typed);
+    if (!contains({"", "t", "f"}, typed->prefix) || !typed->unit.empty() || typed->ratio)
+        return refuse(ErrorCode::UnknownUnit, text, expected);
+    const double mark = apertureMeant(typed->mixed ? typed->whole : typed->value);
+    const double meant = mark * std::exp2(typed->rest / 2);
+    if (typed->value < 0.5 || meant > 128)
+        return refuse(ErrorCode::OutOfRange, text, expected);
+    return meant;
 }
 // Percent, unless the number has a decimal point and is at most 1; [0, 1].
 Result<double> readShare(std::string_view text, std::string_view expected) {
@@ -70,7 +77,8 @@ Result<double> readShare(std::string_view text, std::string_view expected) {
         return scanned.error();
     if (!scanned->prefix.empty() || !contains({"", "%"}, scanned->unit))
         return refuse(ErrorCode::UnknownUnit, text, expected);
-    const bool fraction = scanned->unit.empty() && scanned->point && scanned->value <= 1.0;
+    const bool fraction =
+        scanned->unit.empty() && (scanned->ratio || (scanned->point && scanned->value <= 1.0));
     const double value = fraction ? scanned->value : scanned->value / 100.0;
     if (value < 0 || value > 1)
         return refuse(ErrorCode::OutOfRange, text, expected);
@@ -80,14 +88,14 @@ Result<double> readShare(std::string_view text, std::string_view expected) {
 } // namespace
 
 Result<TStop> parseTStop(std::string_view text) {
-    const auto value = readAperture(text, "an iris such as T2.8 or f/2.8, from 0.5 to 128");
+    const auto value = readAperture(text, "an iris such as T2.8, f/2.8 or T8 2/3, from 0.5 to 128");
     if (!value)
         return value.error();
     return TStop(*value);
 }
 
 Result<FNumber> parseFNumber(std::string_view text) {
-    const auto value = readAperture(text, "an f-number such as f/2.8, from 0.5 to 128");
+    const auto value = readAperture(text, "an f-number such as f/2.8 or f/8 2/3, from 0.5 to 128");
     if (!value)
         return value.error();
     return FNumber(*value);
@@ -109,7 +117,8 @@ Result<Shutter> parseShutter(std::string_view text) {
     if (!scanned)
         return scanned.error();
     const auto unit = lowered(scanned->unit);
-    const bool time = scanned->ratio || unit == "s" || unit == "sec" || unit == "ms";
+    const bool degrees = unit == "deg" || unit == "degrees";
+    const bool time = (scanned->ratio && !degrees) || unit == "s" || unit == "sec" || unit == "ms";
     const auto reworded = [&](const Error& error) { return refuse(error.code, text, expected); };
     if (time) {
         const auto seconds = parseSeconds(text);
@@ -129,7 +138,7 @@ Result<FrameRate> parseFrameRate(std::string_view text) {
         return refuse(ErrorCode::UnknownUnit, text, kRateExpected);
     if (scanned->value < 0.01 || scanned->value > 100000)
         return refuse(ErrorCode::OutOfRange, text, kRateExpected);
-    if (scanned->ratio && scanned->denominator > 0)
+    if (scanned->denominator > 0)
         return FrameRate{Rational(scanned->numerator, scanned->denominator)};
     if (scanned->point)
         if (const auto base = ntscBase(scanned->value); base > 0)
@@ -195,16 +204,20 @@ Result<NdLabel> parseNdLabel(std::string_view text) {
     if (!contains({"", "nd", "d"}, scanned->prefix) ||
         !contains({"", "x", "stop", "stops", "st"}, unit))
         return refuse(ErrorCode::UnknownUnit, text, expected);
+    const bool bare = unit.empty();
+    if (bare && (scanned->mixed || (scanned->ratio && scanned->denominator <= 3)))
+        return refuse(ErrorCode::Ambiguous, text,
+                      "its unit: 1/3 stop for a fraction of a stop, 3x for a factor");
     NdLabel label{NdTradition::Stops, scanned->value};
-    if (unit == "x" || scanned->ratio || (unit.empty() && !scanned->point)) {
+    if (unit == "x" || (bare && (scanned->ratio || !scanned->point))) {
         label.tradition = NdTradition::Factor;
         if (scanned->ratio && scanned->value > 0)
             label.value = scanned->value < 1 ? 1.0 / scanned->value : scanned->value;
-    } else if (unit.empty()) {
+    } else if (bare) {
         label.tradition = NdTradition::Density;
     }
-    if (label.tradition == NdTradition::Factor && label.value == 1 && unit.empty())
-        return refuse(ErrorCode::OutOfRange, text, "ND1.0 for density 1, or ND2 for one stop");
+    if (label.tradition == NdTradition::Factor && label.value == 1 && bare)
+        return refuse(ErrorCode::Ambiguous, text, "ND1.0 for density 1, or ND2 for one stop");
     const bool low = label.tradition == NdTradition::Factor ? label.value < 1 : label.value < 0;
     if (low || lossOf(label).value() > 20)
         return refuse(ErrorCode::OutOfRange, text, expected);

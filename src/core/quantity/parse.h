@@ -19,15 +19,16 @@ namespace bslate {
 /// `1/50`, `0.02 s`, `20 ms`, `1/50 s`; (0, 3600] s.
 [[nodiscard]] Result<Seconds> parseSeconds(std::string_view text);
 
-/// `T2.8`, `2.8`, `f/2.8`, `f2.8`; [0.5, 128]. Marks of the full-, half- and third-stop scales
-/// mean their exact powers of two (aperture_marks.h); other numbers are literal.
+/// `T2.8`, `2.8`, `f/2.8`, `f2.8`, `T8 2/3`, `f/4⅓`; [0.5, 128]. Marks of the full-, half- and
+/// third-stop scales mean their exact powers of two (aperture_marks.h); other numbers are literal.
+/// A fraction after a number is so many stops past it.
 [[nodiscard]] Result<TStop> parseTStop(std::string_view text);
 [[nodiscard]] Result<FNumber> parseFNumber(std::string_view text);
 
 /// `172.8`, `172.8°`, `172.8 deg`; (0, 360].
 [[nodiscard]] Result<ShutterAngle> parseShutterAngle(std::string_view text);
 
-/// A ratio or a time unit is a time, a bare number or degrees is an angle.
+/// A ratio or a time unit is a time; a bare number, `172 1/2` or degrees is an angle.
 [[nodiscard]] Result<Shutter> parseShutter(std::string_view text);
 
 /// `24`, `23.976`, `23.98`, `24000/1001`, `29.97 fps`, `50p`; [1/100, 100000]. Decimals within
@@ -41,8 +42,9 @@ namespace bslate {
 /// A number without a unit is refused: the unit is what gets forgotten.
 [[nodiscard]] Result<LightReading> parseLightReading(std::string_view text);
 
-/// `ND0.9` and `0.9` (density, by its decimal point), `ND8`, `8x` and `1/8` (factor), `3 stops`.
-/// `ND1` is refused as ambiguous. Up to 20 stops.
+/// `ND0.9` and `0.9` (density, by its decimal point), `ND8`, `8x` and `1/8` (factor), `3 stops`,
+/// `1/3 stop`, `2 1/2 stops`. `ND1`, and `1/2`, `1/3`, `2/3` or `1 1/3` without a unit, are refused
+/// as ambiguous. Up to 20 stops.
 [[nodiscard]] Result<NdLabel> parseNdLabel(std::string_view text);
 
 /// `180Mb/s`, `180 Mbps`, `22.5MB/s`, `2.1 Gb/s`; (0, 1e12] bit/s; b is bits, B is bytes.
@@ -54,7 +56,8 @@ namespace bslate {
 /// `5600K`, `5600`, `178 mired`; [1000, 40000] K.
 [[nodiscard]] Result<Kelvin> parseKelvin(std::string_view text);
 
-/// `18 %`, `18`: percent unless it is at most 1 and has a decimal point (`0.18`); (0, 1].
+/// `18 %`, `18`: percent unless it is at most 1 and has a decimal point (`0.18`) or is written
+/// `1/5`; (0, 1].
 [[nodiscard]] Result<Reflectance> parseReflectance(std::string_view text);
 
 // ---- optics, media and power: parse_gear.cpp
@@ -76,11 +79,12 @@ namespace bslate {
 /// A length of time people speak of: `70 min`, `70min`, `1h10`, `1 h 10 min`, `29:59`, `90 s`;
 /// a bare number is minutes; (0, 1000 h].
 [[nodiscard]] Result<Seconds> parseDuration(std::string_view text);
-/// `05:40`, `5:40`, `17h30`; seconds since midnight, [0, 24 h).
+/// `05:40`, `5:40`, `17h30`, `05:40:30`; seconds since midnight, [0, 24 h).
 [[nodiscard]] Result<Seconds> parseTimeOfDay(std::string_view text);
 /// `3840x2160`, `UHD`, `HD`, `4K DCI`; sides from 16 to 65536 pixels.
 [[nodiscard]] Result<FrameSize> parseFrameSize(std::string_view text);
-/// `70 %`, `70`, `0.7`: percent unless it is at most 1 and has a decimal point; [0, 1].
+/// `70 %`, `70`, `0.7`, `2/3`: percent unless it is at most 1 and has a decimal point, or is a
+/// ratio; [0, 1].
 [[nodiscard]] Result<Fraction> parseFraction(std::string_view text);
 /// `0.25 w/s`, `0.25`; [0, 1000] frame widths a second.
 [[nodiscard]] Result<WidthsPerSecond> parseWidthsPerSecond(std::string_view text);

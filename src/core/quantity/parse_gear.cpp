@@ -2,7 +2,7 @@
 #include "core/quantity/parse.h"
 #include "core/quantity/scan.h"
 
-#include <cstdlib>
+#include <charconv>
 
 namespace bslate {
 namespace {
@@ -31,10 +31,10 @@ double takeNumber(std::string_view& rest) {
         ++length;
     if (length == 0 || length > 25)
         return -1;
-    const std::string digits(rest.substr(0, length));
-    char* end = nullptr;
-    const double value = std::strtod(digits.c_str(), &end);
-    if (*end != 0)
+    double value = 0;
+    const auto read =
+        std::from_chars(rest.data(), rest.data() + length, value, std::chars_format::fixed);
+    if (read.ec != std::errc() || read.ptr != rest.data() + length)
         return -1;
     rest.remove_prefix(length);
     return value;
@@ -162,7 +162,8 @@ Result<Seconds> parseDuration(std::string_view text) {
 }
 
 Result<Seconds> parseTimeOfDay(std::string_view text) {
-    constexpr std::string_view expected = "a time of day such as 05:40, from 00:00 to 23:59";
+    constexpr std::string_view expected =
+        "a time of day such as 05:40 or 05:40:30, from 00:00 to before 24:00";
     const std::string typed = packed(text);
     if (typed.empty())
         return refuse(ErrorCode::EmptyText, text, expected);
@@ -172,12 +173,18 @@ Result<Seconds> parseTimeOfDay(std::string_view text) {
         return refuse(ErrorCode::NotANumber, text, expected);
     rest.remove_prefix(1);
     const double minutes = takeNumber(rest);
+    double seconds = 0;
+    if (rest.starts_with(':')) {
+        rest.remove_prefix(1);
+        seconds = takeNumber(rest);
+    }
     const auto whole = [](double n, int top) {
         return n >= 0 && n < top && n == static_cast<int>(n);
     };
-    if (!rest.empty() || !whole(hours, 24) || !whole(minutes, 60))
+    const bool inMinute = seconds >= 0 && seconds < 60;
+    if (!rest.empty() || !whole(hours, 24) || !whole(minutes, 60) || !inMinute)
         return refuse(ErrorCode::OutOfRange, text, expected);
-    return Seconds(hours * 3600 + minutes * 60);
+    return Seconds(hours * 3600 + minutes * 60 + seconds);
 }
 
 Result<FrameSize> parseFrameSize(std::string_view text) {

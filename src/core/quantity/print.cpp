@@ -36,6 +36,12 @@ std::string aperture(double value) {
     return mark.empty() ? trimmed(value, 2) : std::string(mark);
 }
 
+// As engraved: one decimal, and more where the filter needs them (0.45, 0.15).
+std::string densityText(double density) {
+    const std::string text = trimmed(density, 3);
+    return text.find('.') == std::string::npos ? text + ".0" : text;
+}
+
 // True when 1/n with whole n prints this time.
 bool isUnitFraction(double seconds, double& n) {
     n = std::round(1.0 / seconds);
@@ -109,9 +115,11 @@ std::string print(Lux light) {
 std::string print(const NdLabel& label) {
     switch (label.tradition) {
     case NdTradition::Density:
-        return "ND" + fixedText(label.value, 1);
+        return "ND" + densityText(label.value);
     case NdTradition::Factor:
-        return "ND" + trimmed(label.value, 0);
+        // A point after ND would read as a density.
+        return label.value == std::round(label.value) ? "ND" + trimmed(label.value, 0)
+                                                      : trimmed(label.value, 2) + "x";
     case NdTradition::Stops:
         return trimmed(label.value, 2) + (label.value == 1 ? " stop" : " stops");
     }

@@ -25,12 +25,13 @@ namespace bslate {
 [[nodiscard]] std::string print(const LightReading& reading); ///< `26 cd/m²`
 [[nodiscard]] std::string print(CandelaPerM2 luminance);
 [[nodiscard]] std::string print(Lux light);
-[[nodiscard]] std::string print(const NdLabel& label); ///< `ND0.9`, `ND8`, `3 stops`
-[[nodiscard]] std::string print(DataRate rate);        ///< `240 Mb/s`
-[[nodiscard]] std::string print(DataSize size);        ///< `128 GB`, `1.02 TB`, `150 MB`
-[[nodiscard]] std::string print(Kelvin white);         ///< `5600 K`
-[[nodiscard]] std::string print(Reflectance share);    ///< `18 %`
-[[nodiscard]] std::string print(Level level);          ///< `52 %`
+[[nodiscard]] std::string
+print(const NdLabel& label);                        ///< `ND0.9`, `ND0.45`, `ND8`, `1.5x`, `3 stops`
+[[nodiscard]] std::string print(DataRate rate);     ///< `240 Mb/s`
+[[nodiscard]] std::string print(DataSize size);     ///< `128 GB`, `1.02 TB`, `150 MB`
+[[nodiscard]] std::string print(Kelvin white);      ///< `5600 K`
+[[nodiscard]] std::string print(Reflectance share); ///< `18 %`
+[[nodiscard]] std::string print(Level level);       ///< `52 %`
 
 [[nodiscard]] std::string print(Millimetres length); ///< `35 mm`, `25.6 mm`
 [[nodiscard]] std::string print(Metres distance);    ///< `1.86 m`, `35.8 m`, `120 m`
@@ -76,7 +77,7 @@ namespace bslate {
 [[nodiscard]] std::string spell(FNumber iris);
 [[nodiscard]] std::string spell(FrameSize size);
 [[nodiscard]] std::string spellDuration(Seconds length);
-[[nodiscard]] std::string spellTimeOfDay(Seconds sinceMidnight); ///< `05:40`
+[[nodiscard]] std::string spellTimeOfDay(Seconds sinceMidnight); ///< `05:40`, `05:40:30`
 [[nodiscard]] std::string spellFactor(Magnification x);
 
 } // namespace bslate

@@ -10,6 +10,12 @@ std::string whole(double value) {
     return fixedText(value, 0);
 }
 
+std::string twoDigits(int n) {
+    return (n < 10 ? "0" : "") + std::to_string(n);
+}
+
+constexpr double kDay = 24 * 3600.0;
+
 } // namespace
 
 std::string print(Millimetres length) {
@@ -126,9 +132,11 @@ std::string spellDuration(Seconds length) {
 }
 
 std::string spellTimeOfDay(Seconds sinceMidnight) {
-    const int minutes = static_cast<int>(sinceMidnight.value() / 60 + 0.5) % (24 * 60);
-    const auto two = [](int n) { return (n < 10 ? "0" : "") + std::to_string(n); };
-    return two(minutes / 60) + ":" + two(minutes % 60);
+    const double ofDay = std::fmod(sinceMidnight.value(), kDay);
+    const int minutes = static_cast<int>(ofDay / 60);
+    const double seconds = ofDay - minutes * 60.0; // exact: both are multiples of the same unit
+    const std::string clock = twoDigits(minutes / 60) + ":" + twoDigits(minutes % 60);
+    return seconds == 0 ? clock : clock + ":" + (seconds < 10 ? "0" : "") + exact(seconds);
 }
 std::string printClock(Seconds sinceMidnight, bool roundUp) {
     if (!std::isfinite(sinceMidnight.value()))

@@ -32,6 +32,8 @@ std::string plain(std::string_view text) {
     replaceAll(result, "\u00bd", " 1/2");
     replaceAll(result, "\u2153", " 1/3");
     replaceAll(result, "\u2154", " 2/3");
+    replaceAll(result, "\u00bc", " 1/4");
+    replaceAll(result, "\u00be", " 3/4");
     while (!result.empty() && isSpace(result.front()))
         result.erase(result.begin());
     while (!result.empty() && isSpace(result.back()))
@@ -82,12 +84,12 @@ bool readFraction(std::string_view text, std::size_t& at, const Number& first, S
     auto probe = at;
     skipSpaces(text, probe);
     Number numerator = first;
-    double whole = 0;
     if (probe < text.size() && isDigit(text[probe]) && probe > at) {
         const bool read = readNumber(text, probe, numerator);
         if (!read || probe >= text.size() || text[probe] != '/')
             return true;
-        whole = first.value;
+        out.mixed = true;
+        out.whole = first.value;
     }
     if (probe >= text.size() || text[probe] != '/')
         return true;
@@ -98,9 +100,12 @@ bool readFraction(std::string_view text, std::size_t& at, const Number& first, S
     Number denominator;
     if (!readNumber(text, probe, denominator) || denominator.value == 0)
         return false;
-    out.value = whole + numerator.value / denominator.value;
-    out.ratio = true;
-    if (whole == 0 && !numerator.point && !denominator.point && numerator.value < 2e9 &&
+    out.rest = out.mixed ? numerator.value / denominator.value : 0;
+    out.value = out.whole + numerator.value / denominator.value;
+    out.ratio = !out.mixed;
+    if (out.mixed && out.rest >= 1)
+        return false;
+    if (out.ratio && !numerator.point && !denominator.point && numerator.value < 2e9 &&
         denominator.value < 2e9) {
         out.numerator = static_cast<long long>(numerator.value);
         out.denominator = static_cast<long long>(denominator.value);

@@ -39,17 +39,27 @@ struct PlanCost {
     Seconds broken{0}; ///< of recordings that must not be interrupted
     Seconds lost{0};   ///< of others
     int inside = 0;    ///< changes that stop a recording
+    int tight = 0;     ///< recordings that must not be interrupted and leave less than the reserve
     int changes = 0;   ///< all changes; putting the first one in is none
     friend auto operator<=>(const PlanCost&, const PlanCost&) = default;
     friend PlanCost operator+(const PlanCost& a, const PlanCost& b) {
-        return {a.broken + b.broken, a.lost + b.lost, a.inside + b.inside, a.changes + b.changes};
+        return {a.broken + b.broken, a.lost + b.lost, a.inside + b.inside, a.tight + b.tight,
+                a.changes + b.changes};
     }
+};
+
+/// A recording that must not be interrupted and fits, with less to spare than the reserve.
+struct TightFit {
+    int lane = 0, demand = 0;
+    Fill spare{0};
+    friend bool operator==(const TightFit&, const TightFit&) = default;
 };
 
 struct CarrierPlan {
     std::vector<CarrierUse> uses; ///< in the order of time
     std::vector<Renewal> renewals;
     std::vector<Shortfall> shortfalls;
+    std::vector<TightFit> tight;
     PlanCost cost;
     PlanCost bound;       ///< nothing can be better than this
     bool optimal = false; ///< cost equals bound, or everything was looked at

@@ -210,8 +210,24 @@ bool CarrierState::apply(int lane, int index, const CarrierChoice& choice, Carri
         if (plan)
             plan->shortfalls.push_back({lane, index, demand.end - missing, Fill(left)});
     }
+    if (left <= 0 && demand.whole && demand.amount.value() > 0)
+        noteReserve(lane, index, plan);
     m_laneEnd[static_cast<std::size_t>(lane)] = demand.end.value();
     return true;
+}
+
+void CarrierState::noteReserve(int lane, int index, CarrierPlan* plan) {
+    const auto& of = m_problem->lanes[static_cast<std::size_t>(lane)];
+    const auto& demand = of.demands[static_cast<std::size_t>(index)];
+    double spare = 0;
+    for (std::size_t bay = 0; bay < static_cast<std::size_t>(of.bays); ++bay)
+        if (const int unit = m_bays[static_cast<std::size_t>(lane)][bay]; holds(unit, demand, bay))
+            spare += roomOf(unit);
+    if (spare >= demand.amount.value() * m_problem->reserve - demand.amount.value() * kSlack)
+        return;
+    ++m_cost.tight;
+    if (plan)
+        plan->tight.push_back({lane, index, Fill(spare)});
 }
 
 void CarrierState::finish(CarrierPlan& plan) {

@@ -58,6 +58,7 @@ private:
     [[nodiscard]] bool holds(int unit, const Demand& demand, std::size_t bay) const;
     [[nodiscard]] int readyInside(const Demand& demand, std::size_t bay, double time) const;
     double fill(int lane, int demand, double amount, CarrierPlan* plan);
+    void noteReserve(int lane, int demand, CarrierPlan* plan);
 
     const CarrierProblem* m_problem;
     std::vector<Unit> m_units;

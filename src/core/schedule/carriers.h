@@ -78,6 +78,7 @@ struct CarrierProblem {
     std::vector<RenewServer> servers; ///< none: what is used stays used
     std::vector<CarrierFault> faults;
     Seconds change{60}; ///< a gap shorter than this has no time for a change
+    double reserve = 0; ///< to be left after a whole demand, as a share of its amount; >= 0
 
     [[nodiscard]] int unitCount() const;
     [[nodiscard]] int kindOf(int unit) const; ///< precondition: 0 <= unit < unitCount()

@@ -39,6 +39,9 @@ LaneBound::LaneBound(const CarrierProblem& problem, const CarrierLane& lane)
         }
         amount[i] = demand.amount.value();
         const double over = amount[i] - most * (1 + kSlack);
+        if (demand.whole && over <= 0 && amount[i] > 0 &&
+            amount[i] * (1 + problem.reserve - kSlack) > most * (1 + kSlack))
+            m_hopeless[i].tight = 1;
         if (over <= 0)
             continue;
         const Seconds length = demand.end - demand.start;

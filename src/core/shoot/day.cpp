@@ -3,6 +3,7 @@
 #include "core/base/find_by_id.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace bslate {
 
@@ -13,9 +14,28 @@ Take* findTake(ShootDay& day, std::string_view id) {
     return findById(day.takes, id);
 }
 
+namespace {
+
+constexpr Seconds kDay(24 * 3600.0);
+
+// The moment nearest to the expected one at which the clock shows that time.
+Seconds nearest(Seconds expected, Seconds timeOfDay) {
+    const double days = std::round((expected - timeOfDay).value() / kDay.value());
+    return timeOfDay + kDay * std::max(0.0, days);
+}
+
+} // namespace
+
 Seconds onDay(Seconds start, Seconds timeOfDay) {
-    constexpr Seconds kDay(24 * 3600.0);
+    return timeOfDay < start - kEarliest ? timeOfDay + kDay : timeOfDay;
+}
+
+Seconds nextAfter(Seconds start, Seconds timeOfDay) {
     return timeOfDay < start ? timeOfDay + kDay : timeOfDay;
+}
+
+Seconds clockOf(Seconds moment) {
+    return Seconds(std::fmod(moment.value(), kDay.value()));
 }
 
 std::vector<TimedTake> timesOf(const ShootDay& day) {
@@ -25,7 +45,8 @@ std::vector<TimedTake> timesOf(const ShootDay& day) {
     for (const auto& take : day.takes) {
         Seconds start = first ? day.start : free + take.gap;
         if (take.began)
-            start = std::max(free, onDay(day.start, *take.began));
+            start =
+                first ? nearest(start, *take.began) : std::max(free, nearest(start, *take.began));
         else if (take.at)
             start = std::max(start, onDay(day.start, *take.at));
         free = start + take.ran.value_or(take.length);

@@ -83,10 +83,20 @@ struct TimedTake {
     Seconds start{0}, end{0};
 };
 /// A take starts when it did, or else not before its time, nor before the take ahead of it and its
-/// gap are over. A take marked as begun before the one ahead of it ended starts when that ended.
+/// gap are over; the first may have begun before the day was to start. A take marked as begun
+/// before the one ahead of it ended starts when that ended.
 [[nodiscard]] std::vector<TimedTake> timesOf(const ShootDay& day);
 
-/// A time of day on a day that starts at `start`: the same, or a day later when it lies before it.
+/// People who begin early begin up to this long before the day's start; an earlier time of day is
+/// one of the small hours that follow: common practice, no source.
+inline constexpr Seconds kEarliest{6 * 3600.0};
+
+/// A time of day on a day that starts at `start`: a day later when it lies more than kEarliest
+/// before that.
 [[nodiscard]] Seconds onDay(Seconds start, Seconds timeOfDay);
+/// The first time after `start` at which the clock shows `timeOfDay`: a deadline.
+[[nodiscard]] Seconds nextAfter(Seconds start, Seconds timeOfDay);
+/// The clock's time of a moment, [0, 24 h).
+[[nodiscard]] Seconds clockOf(Seconds moment);
 
 } // namespace bslate

@@ -58,7 +58,7 @@ Shutter shutterFor(const SetupContext& context, ShutterSchool school) {
     return nearestOnDial(dial, aimOf(school, setup), setup.rate);
 }
 
-std::vector<Shutter> safeOnDial(const SetupContext& context) {
+std::vector<Shutter> safeOnDial(const SetupContext& context, Stillness stillness) {
     const auto& setup = *context.setup;
     const auto lights = lightsOf(*context.scene, context.shoot->brief.mains);
     std::vector<Shutter> all;
@@ -71,7 +71,7 @@ std::vector<Shutter> safeOnDial(const SetupContext& context) {
         dial.times.clear();
     else if (!dial.times.empty())
         dial.angleStep = 0;
-    for (const auto& range : safeShutters(lights, setup.rate)) {
+    for (const auto& range : safeShutters(lights, setup.rate, kVisible, stillness)) {
         for (const auto& time : dial.times) {
             const auto angle = shutterAngle(time, setup.rate);
             if (angle.value() >= range.from.value() - 1e-6 &&

@@ -36,7 +36,8 @@ struct CadenceFacts {
 
 /// The safe settings of the camera's dial, rising: the best angle of each safe stretch while an
 /// angle is set, else each listed time. Empty when nothing pulses.
-[[nodiscard]] std::vector<Shutter> safeOnDial(const SetupContext& context);
+[[nodiscard]] std::vector<Shutter> safeOnDial(const SetupContext& context,
+                                              Stillness stillness = Stillness::All);
 
 /// Rates the mode lists, rising, without doubles; off-speed rates are not among them.
 [[nodiscard]] std::vector<FrameRate> ratesOf(const RecordingMode& mode);

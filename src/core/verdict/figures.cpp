@@ -78,7 +78,7 @@ std::vector<Figure> figuresOf(const Shoot& shoot, const Setup& setup) {
         {FigureId::Focus, costs(cell, CostKind::Focus) ? "by hand" : "possible"},
         {FigureId::ClipLimit, time(mode.clipLimit)},
         {FigureId::Split, time(splitTime(*context->codec, facts))},
-        {FigureId::Heat, time(facts.heat)},
+        {FigureId::Heat, facts.heat ? printDuration(facts.heat->time) : kNone},
         {FigureId::Power, setup.externalPower ? "external" : "battery"},
         {FigureId::Proxy, mode.proxy ? "possible" : "none"},
         {FigureId::Above, print(at.clip + at.ratingOffset)},

@@ -223,7 +223,7 @@ void ModeJudge::addCosts(ModeCell& cell) {
     if (mode.clipLimit)
         add(CostKind::ClipLimit, {"cost-clip", {{"time", Duration{*mode.clipLimit}}}});
     if (const auto heat = heatTime(mode, ambient))
-        add(CostKind::Heat, {"cost-heat", {{"time", Duration{*heat}}, {"ambient", ambient}}});
+        add(CostKind::Heat, {"cost-heat", {{"time", Duration{heat->time}}, {"ambient", ambient}}});
     if (mode.externalPower)
         add(CostKind::Power, {"cost-power", {}});
     const auto regions = regionsFor(*question.camera, mode, cell.rate, question.brief->rate);
@@ -244,7 +244,7 @@ ModeCell ModeJudge::judge(FrameRate rate) {
     cell.mode = &mode;
     cell.rate = rate;
     if (area)
-        cell.crop = cropFactor(question.camera->areas.front().width, area->width);
+        cell.crop = frameCrop(*question.camera, *area, mode.frame);
     judgeRate(cell);
     if (cell.bitRate.value() <= 0)
         return cell;

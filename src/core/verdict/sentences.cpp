@@ -69,23 +69,25 @@ constexpr Sentence kFindings[] = {
     {"rate-near-miss", "{rate} is not {base}",
      "Picture and sound drift apart by {drift} an hour; set one of them everywhere."},
     {"pulsing-visible", "At {shutter} the light pulses at {alias}",
-     "Ripple {ripple} of the light, {stops##} stop peak to peak, from lamps at "
-     "{frequency}{rolling}."},
+     "{stops##} stop peak to peak from frame to frame, most of it from lamps at {frequency}"
+     "{;besides}."},
     {"pulsing-unspannable", "No shutter here holds the lamps still",
-     "At {rate} they pulse at {alias}, {stops##} stop peak to peak. One pulse lasts {period}; the "
-     "camera has "
-     "no whole number of them. Change the rate or the lamps."},
-    {"rolling-bands", "; {bands} bands roll over the frame", ""},
+     "At {rate} they pulse at {alias}, {stops##} stop peak to peak{;besides}. One pulse lasts "
+     "{period}; the camera has no whole number of them. Change the rate or the lamps."},
+    {"rolling-bands", "{bands} bands roll over the frame", ""},
+    {"other-lamps", "lamps at {frequency} pulse at {alias} too", ""},
+    {"mains-let-go", "with the mains 0.4 % off they creep, once round in {round}", ""},
+    {"mains-off", "with the mains 0.4 % off it is {worst##} stop", ""},
+    {"heat-beyond", ", hotter than the kit tells: at the latest", ""},
     {"pulsing-drift", "The light breathes once in {round}",
      "{rate} and {frequency} miss each other by {alias}: {stops##} stop peak to peak, slow enough "
-     "to be missed on the day."},
+     "to be missed on the day{;besides}."},
     {"bands-standing", "Bands of light may stand in the frame",
      "Every frame meets the {frequency} lamps alike, so nothing pulses; row by row the shutter "
-     "gathers light {stops##} stop apart, {bands} bands over the frame."},
+     "gathers light {stops##} stop apart, {bands} bands over the frame{;besides}."},
     {"pulsing-in-step", "The lamps keep step with the frames",
      "{rate} meets {frequency} alike each time; how bright depends on chance, by {stops##} stop. "
-     "Bands "
-     "show with a slow readout, which the kit does not tell."},
+     "Bands show with a slow readout, which the kit does not tell{;besides}."},
     {"pulsing-still", "{shutter} holds the light still",
      "{time} spans {pulses} pulses of {frequency}; with the mains 0.4 % off, {worst##} stop "
      "remain."},
@@ -154,9 +156,21 @@ constexpr Sentence kFindings[] = {
     {"clip-limit-short", "Clips end at {limit}, the take lasts {take}",
      "{mode} stops by itself; the take must not be interrupted."},
     {"heat-short", "Heat stops {camera} after {limit}",
-     "At {ambient} in this mode; the take lasts {take}. Let a hot body cool, do not cover it."},
+     "At {ambient} in this mode{beyond}; the take lasts {take}. Let a hot body cool, do not cover "
+     "it."},
     {"card-short", "{card} lasts {time}, the take {take}",
      "One card does not hold the take at {bitRate}."},
+    {"card-tight", "{card} has {spare} to spare",
+     "It lasts {time}, the take {take}, which must not be interrupted: takes run over."},
+    {"mirror-short", "The copy in {slot} ends after {time}, the take {take}",
+     "{card} there does not hold the take at {bitRate}."},
+    {"mirror-slow", "{slot} cannot keep up with the copy",
+     "It writes up to {need}; {card} guarantees {best} there."},
+    {"mirror-no-card", "No card is at hand for the copy in {slot}",
+     "Nothing that fits is left beside the card in the first slot of {camera}."},
+    {"card-class-unknown", "What {card} guarantees in {slot} is not known",
+     "Its class is defined for faster buses than this one; {best} is counted on. Test the card in "
+     "this camera."},
     {"card-slow", "No card at hand holds this",
      "It writes up to {need}; the best card guarantees {best}. Frames drop or recording stops."},
     {"too-bright-at-minimum", "ISO {limit} is too much for this light",
@@ -198,6 +212,7 @@ constexpr Sentence kRemedies[] = {
     {"set-lens", "{lens}", ""},
     {"set-focal", "Zoom to {focal}", ""},
     {"set-rate", "Capture at {rate}", ""},
+    {"set-rate-shutter", "Capture at {rate}, shutter {shutter}", ""},
     {"change-light", "Fill shadows {fill}", ""},
 };
 

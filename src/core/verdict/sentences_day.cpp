@@ -8,6 +8,12 @@ constexpr Sentence kSentences[] = {
      "It writes up to {need}; no card that fits guarantees as much. Frames drop or it stops."},
     {"day-card-none-left", "{take}: no card is left for {camera}",
      "Every card that could hold it is full or still being copied at {from}."},
+    {"day-card-too-small", "{take}: no card that is free holds it in {camera}",
+     "It is {amount} at {bitRate}; the largest that is free has room for {most}."},
+    {"day-card-tight", "{take}: the card in {camera} has {spare} to spare",
+     "The take is {length} and must not be interrupted: takes run over. No plan leaves more."},
+    {"day-battery-tight", "{take}: the battery of {camera} has {spare} to spare",
+     "The take is {length} and must not be interrupted: takes run over. No plan leaves more."},
     {"day-card-full-whole", "{take}: the card in {camera} is full at {from}",
      "{lost} of {length} are lost, and it must not be interrupted. {amount} at {bitRate}: a card "
      "that "
@@ -29,6 +35,10 @@ constexpr Sentence kSentences[] = {
      "It takes {most} at most and does not say so; the mode is {rate}."},
     {"day-files", "{take} is cut into {files} files on {camera}",
      "The camera begins another one every {each}: copy and name them together."},
+    {"day-files-more", "{take} is cut into {files} files on {camera}",
+     "The camera begins another one every {each}, in other takes of this setup too ({others}): "
+     "copy "
+     "and name them together."},
     {"day-bus-slower", "{slot} of {camera} holds {card} back", "Its bus is {bus}: {most} at most."},
     {"day-card-failed", "{card} failed at {at} with {takes} on it",
      "Not copied by then. Do not write to it or format it: recovery is a specialist's work."},
@@ -38,7 +48,8 @@ constexpr Sentence kSentences[] = {
     {"day-clip-split", "{take}: {camera} restarts every {limit}",
      "{mode} ends its clips there; the take runs {length}."},
     {"day-heat", "{take}: heat stops {camera} after {limit}",
-     "At {ambient} in this mode; the take runs {length}. Let a hot body cool, do not cover it."},
+     "At {ambient} in this mode{beyond}; the take runs {length}. Let a hot body cool, do not cover "
+     "it."},
     {"day-battery-empty-whole", "{take}: the battery of {camera} is empty at {from}",
      "{missing} are missing for the last {lost}, and it must not be interrupted."},
     {"day-battery-empty", "{take}: no battery is left for {camera} at {from}",
@@ -72,7 +83,7 @@ constexpr Sentence kSentences[] = {
     {"day-setup-incomplete", "Setup {setup} cannot be planned",
      "Its camera, mode, rate or scene is missing: see its own verdict."},
     {"day-changes", "Changes: {cards} of cards, {batteries} of batteries",
-     "No plan has fewer that loses as little."},
+     "No plan has fewer that loses as little and leaves as much to spare."},
     {"day-changes-gap", "Changes: {cards} of cards, {batteries} of batteries",
      "The search stopped early; {least} at least are needed."},
     {"day-lost-gap", "Changes: {cards} of cards, {batteries} of batteries",

@@ -26,4 +26,19 @@ struct SetupContext {
     return context.scene->ambient.value_or(context.shoot->brief.ambient);
 }
 
+/// What is written into a slot: the rate, unless the slot takes less and lowers it unasked.
+[[nodiscard]] inline DataRate writtenInto(const Slot& slot, DataRate rate) {
+    return slot.most ? std::min(rate, *slot.most) : rate;
+}
+
+/// True when the mode may record into this slot.
+[[nodiscard]] bool mayUse(const RecordingMode& mode, const Slot& slot);
+
+/// The slots that take part: the first that the mode may use, and the other one.
+struct SlotPair {
+    const Slot* first = nullptr;
+    const Slot* second = nullptr;
+};
+[[nodiscard]] SlotPair slotsOf(const SetupContext& context);
+
 } // namespace bslate

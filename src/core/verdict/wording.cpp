@@ -59,6 +59,10 @@ struct Filler {
 
 std::string placeText(std::string_view key, const Facts& facts, const Translator& translate) {
     Filler filler{translate};
+    if (key.starts_with(';')) {
+        const auto list = placeText(key.substr(1), facts, translate);
+        return list.empty() ? list : "; " + list;
+    }
     if (!key.empty() && key.front() == '+') {
         filler.sign = true;
         key.remove_prefix(1);

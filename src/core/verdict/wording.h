@@ -9,7 +9,8 @@
 
 /// The only place where a judgement becomes a sentence. Texts are English templates with
 /// `{fact}` places: stops print as `0.6 stop`, `{+fact}` with their sign, `{fact#}` as the bare
-/// number (with its sign when negative), `{fact##}` with two decimals. The application passes a
+/// number (with its sign when negative), `{fact##}` with two decimals; `{;fact}` a list of clauses
+/// with a semicolon before it, nothing when it is empty. The application passes a
 /// translator that maps a template to another language before the places are filled; the command
 /// line passes none.
 namespace bslate {

@@ -124,7 +124,7 @@ TEST(NearestSafeRates, AreOfferedFirstAndElseTheLampsOwn) {
     EXPECT_EQ(of({fps(24), fps(100), fps(120)}), (std::vector{fps(100), fps(24)}));
     EXPECT_EQ(of({fps(120)}), (std::vector{fps(100)})) << "100 Hz itself, when nothing offered is";
     const auto standard = nearestSafeRates(std::span(&tubes, 1), fps(120), standardRates());
-    EXPECT_EQ(standard.front(), (SafeRate{fps(100), true}));
+    EXPECT_EQ(standard.front(), (SafeRate{fps(100), true, std::nullopt, false}));
 }
 
 } // namespace

@@ -68,10 +68,17 @@ TEST(ParseTStop, MarksMeanTheirExactPowersOfTwo) {
                                   {"f/3.2", std::exp2(5.0 / 3)},
                                   {"T22", std::exp2(4.5)},
                                   {"2.4", std::exp2(1.25)},
+                                  // A mark and a fraction: so many stops past the mark.
+                                  {"T8 2/3", std::exp2(3 + 1.0 / 3)},
+                                  {"T5.6 1/2", std::exp2(2.75)},
+                                  {"f/4\u2153", std::exp2(2 + 1.0 / 6)},
+                                  {"T2.9 1/2", 2.9 * std::exp2(0.25)},
                                   {"T2.9", 2.9}});
     expectRefused(parseTStop, {{"0", ErrorCode::OutOfRange},
                                {"-4", ErrorCode::OutOfRange},
                                {"200", ErrorCode::OutOfRange},
+                               {"T2/3", ErrorCode::UnknownUnit},
+                               {"T2 3/2", ErrorCode::NotANumber},
                                {"ND8", ErrorCode::UnknownUnit},
                                {"2.8 K", ErrorCode::UnknownUnit}});
 }
@@ -177,17 +184,30 @@ TEST(ParseNdLabel, KnowsTheThreeTraditions) {
         const char* text;
         NdTradition tradition;
         double value;
-    } table[] = {{"ND0.9", NdTradition::Density, 0.9},  {"0.3", NdTradition::Density, 0.3},
-                 {"nd 1.8", NdTradition::Density, 1.8}, {"ND1.0", NdTradition::Density, 1.0},
-                 {"ND8", NdTradition::Factor, 8},       {"8x", NdTradition::Factor, 8},
-                 {"1/8", NdTradition::Factor, 8},       {"ND1000", NdTradition::Factor, 1000},
-                 {"3 stops", NdTradition::Stops, 3},    {"1.5 st", NdTradition::Stops, 1.5}};
+    } table[] = {{"ND0.9", NdTradition::Density, 0.9},
+                 {"0.3", NdTradition::Density, 0.3},
+                 {"nd 1.8", NdTradition::Density, 1.8},
+                 {"ND1.0", NdTradition::Density, 1.0},
+                 {"ND8", NdTradition::Factor, 8},
+                 {"8x", NdTradition::Factor, 8},
+                 {"1/8", NdTradition::Factor, 8},
+                 {"ND1000", NdTradition::Factor, 1000},
+                 {"3 stops", NdTradition::Stops, 3},
+                 {"1.5 st", NdTradition::Stops, 1.5},
+                 {"1/3 stop", NdTradition::Stops, 1.0 / 3},
+                 {"2/3 stops", NdTradition::Stops, 2.0 / 3},
+                 {"1 1/3 stops", NdTradition::Stops, 1 + 1.0 / 3},
+                 {"2\u00bd stops", NdTradition::Stops, 2.5},
+                 {"1/3x", NdTradition::Factor, 3}};
     for (const auto& entry : table) {
         const auto read = parseNdLabel(entry.text);
         ASSERT_TRUE(read.ok()) << entry.text << ": " << message(read.error());
         EXPECT_EQ(*read, (NdLabel{entry.tradition, entry.value})) << entry.text;
     }
-    expectRefused(parseNdLabel, {{"ND1", ErrorCode::OutOfRange},
+    expectRefused(parseNdLabel, {{"ND1", ErrorCode::Ambiguous},
+                                 {"1/3", ErrorCode::Ambiguous},
+                                 {"1/2", ErrorCode::Ambiguous},
+                                 {"1 1/3", ErrorCode::Ambiguous},
                                  {"-1 stops", ErrorCode::OutOfRange},
                                  {"ND0", ErrorCode::OutOfRange},
                                  {"21 stops", ErrorCode::OutOfRange},
@@ -230,6 +250,10 @@ TEST(Print, SaysWhatPeopleRead) {
     EXPECT_EQ(print(LightReading{0.33, LightUnit::CandelaPerM2}), "0.33 cd/m\u00b2");
     EXPECT_EQ(print(DataRate(1.65e9)), "1650 Mb/s");
     EXPECT_EQ(print(NdLabel{NdTradition::Density, 0.9}), "ND0.9");
+    EXPECT_EQ(print(NdLabel{NdTradition::Density, 0.45}), "ND0.45");
+    EXPECT_EQ(print(NdLabel{NdTradition::Density, 0.15}), "ND0.15");
+    EXPECT_EQ(print(NdLabel{NdTradition::Density, 3}), "ND3.0");
+    EXPECT_EQ(print(NdLabel{NdTradition::Factor, 1.5}), "1.5x");
 }
 
 // Whatever is spelled reads back to the last bit: files depend on it.

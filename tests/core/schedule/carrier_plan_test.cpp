@@ -164,7 +164,7 @@ TEST(CarrierPlan, CardsComeBackOnlyWhenTheyAreCopiedAndChecked) {
     day.servers = {{kAll}};
     // Copied from 60 to 140 and put back: still a change.
     const auto fine = planCarriers(day);
-    EXPECT_EQ(fine.cost, (PlanCost{Seconds(0), Seconds(0), 0, 1}));
+    EXPECT_EQ(fine.cost, (PlanCost{Seconds(0), Seconds(0), 0, 0, 1}));
     ASSERT_EQ(fine.renewals.size(), 2u);
     EXPECT_EQ(fine.renewals[0].end, Seconds(140));
     day.kinds[0].renewFull = Seconds(91);
@@ -172,9 +172,32 @@ TEST(CarrierPlan, CardsComeBackOnlyWhenTheyAreCopiedAndChecked) {
     // A second card, and a third take that finds the first one back.
     day.kinds[0].count = 2;
     day.lanes[0].demands.push_back(demand(300, 360, 10, true));
-    EXPECT_EQ(planCarriers(day).cost, (PlanCost{Seconds(0), Seconds(0), 0, 2}));
+    EXPECT_EQ(planCarriers(day).cost, (PlanCost{Seconds(0), Seconds(0), 0, 0, 2}));
     day.kinds[0].renewFull = Seconds(241);
     EXPECT_EQ(planCarriers(day).cost.broken, Seconds(60));
+}
+
+// Takes run over: what is left must be a twentieth of the take, as long as that costs no picture.
+TEST(CarrierPlan, LeavesAReserveBehindWhatMustNotStop) {
+    CarrierProblem day;
+    day.reserve = 0.05;
+    day.kinds = {{"card", Fill(10), 2, Seconds(80)}};
+    // 6 and 3.9 fill one card to the last tenth: 0.1 is less than 0.195.
+    day.lanes = {{"A", 1, {demand(0, 60, 6, false), demand(150, 210, 3.9, true)}}};
+    const auto roomy = planCarriers(day);
+    EXPECT_EQ(roomy.cost, (PlanCost{Seconds(0), Seconds(0), 0, 0, 1})) << "a change beforehand";
+    EXPECT_TRUE(roomy.tight.empty());
+    EXPECT_TRUE(roomy.optimal);
+    day.kinds[0].count = 1;
+    const auto tight = planCarriers(day);
+    EXPECT_EQ(tight.cost, (PlanCost{Seconds(0), Seconds(0), 0, 1, 0}));
+    ASSERT_EQ(tight.tight.size(), 1u);
+    EXPECT_NEAR(tight.tight[0].spare.value(), 0.1, 1e-9);
+    // No card at all leaves as much: the search knows that and need not go on.
+    day.lanes = {{"A", 1, {demand(0, 60, 9.9, true)}}};
+    const auto hopeless = planCarriers(day);
+    EXPECT_EQ(hopeless.cost.tight, 1);
+    EXPECT_EQ(hopeless.bound.tight, 1);
 }
 
 // A slow reader and a quick one: 300 s here, 60 s there. Both cards go through the quick one when

@@ -61,14 +61,14 @@ void laterAt(Bench& bench, FrameRate rate, const Shutter& shutter) {
 
 const Shown kShown[] = {
     {"Pulses", [](Bench& b) { light(b, "tubes depth100%"); }, "pulsing-visible", Severity::Fault,
-     "At 180\u00b0 the light pulses at 4 Hz; Ripple 3.95 % of the light, 0.11 stop",
+     "At 180\u00b0 the light pulses at 4 Hz; 0.11 stop peak to peak from frame to frame",
      "Shutter 172.8\u00b0"},
     {"PulsesAndRolls",
      [](Bench& b) {
          light(b, "tubes depth100%");
          b.camera.areas[0].readout = Seconds(0.012);
      },
-     "pulsing-visible", Severity::Fault, "from lamps at 100 Hz; 1.2 bands roll over the frame.",
+     "pulsing-visible", Severity::Fault, "from lamps at 100 Hz; 1.2 bands roll over the frame",
      "Shutter 172.8\u00b0"},
     {"SoundSlowed",
      [](Bench& b) {

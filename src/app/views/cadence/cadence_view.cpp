@@ -36,7 +36,7 @@ std::optional<QString> problemOf(const Parsed& parsed) {
 // still and something else is set.
 std::optional<Shutter> compared(const SetupContext& context, const Evaluation& at) {
     const auto& setup = *context.setup;
-    if (at.cadence.pulsing.peakToPeak > kVisible) {
+    if (!isStill(at.cadence.pulsing)) {
         const auto safe = safeShutters(at.cadence.lights, setup.rate);
         return nearestSafe(context.camera->shutter, safe, setup.shutter, setup.rate);
     }
@@ -237,7 +237,7 @@ void CadenceView::showShutter(const SetupContext& context, const Evaluation& at)
         const Seconds time = exposureTime(shutter, setup.rate);
         return TimeStrip::Row{time, shutterAngle(shutter, setup.rate),
                               toQt(print(shutterAngle(shutter, setup.rate))),
-                              peakToPeak(swing(lights, time)) <= kVisible};
+                              isStill(pulsing(lights, time, setup.rate, Seconds(0)))};
     };
     const auto other = compared(context, at);
     m_strip->show(lights, setup.rate, row(setup.shutter),
@@ -274,7 +274,7 @@ void CadenceView::showMotion(const SetupContext& context, const Evaluation& at) 
     shown.assumedSpeed = context.scene->subjectSpeed.value() <= 0;
     shown.speed = shown.assumedSpeed ? kAssumedSpeed : context.scene->subjectSpeed;
     shown.frame = context.mode->frame;
-    shown.still = cadence.pulsing.peakToPeak <= kVisible;
+    shown.still = isStill(cadence.pulsing);
     const Fraction blur = blurWidth(shown.speed, at.exposureTime);
     const Degrees skew = rollingSkew(shown.speed, shown.readout, shown.frame);
     shown.facts = tr("blur %1 px, %2 of width")

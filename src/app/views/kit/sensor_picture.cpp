@@ -99,14 +99,14 @@ void SensorPicture::paintModes(QPainter& painter, const QRectF& place) const {
                          elided(toQt(mode.name), painter.font(), row.width() - 156));
         if (!area)
             continue;
-        const auto crop = cropFactor(m_camera.areas.front().width, area->width);
+        const auto crop = frameCrop(m_camera, *area, mode.frame);
         painter.setPen(crop.value() > 1.005 ? t.marigold : t.muted);
         painter.drawText(QRectF(row.right() - 146, y, 70, kRow), Qt::AlignVCenter,
                          crop.value() > 1.005 ? tr("%1 crop").arg(toQt(print(crop))) : tr("full"));
         if (m_focal)
-            painter.drawText(QRectF(row.right() - 70, y, 70, kRow),
-                             Qt::AlignVCenter | Qt::AlignRight,
-                             toQt(print(angleOfView(area->width, *m_focal))));
+            painter.drawText(
+                QRectF(row.right() - 70, y, 70, kRow), Qt::AlignVCenter | Qt::AlignRight,
+                toQt(print(angleOfView(recordedArea(*area, mode.frame).width, *m_focal))));
     }
 }
 

@@ -1,4 +1,5 @@
 #include "core/verdict/day/day_rules.h"
+#include "core/verdict/heat_reason.h"
 
 #include <set>
 
@@ -23,10 +24,11 @@ void takesOutlastMode(const Case& now, Findings& out) {
                                  {"length", Duration{length}}},
                                 kKitEntry));
         const auto heat = heatTime(mode, ambient);
-        if (heat && *heat < length)
+        if (heat && heat->time < length)
             out.push_back(about(now, roll.take, "day-heat", severity,
                                 {{"camera", roll.context.camera->name},
-                                 {"limit", Duration{*heat}},
+                                 {"limit", Duration{heat->time}},
+                                 {"beyond", beyondHeat(*heat)},
                                  {"ambient", ambient},
                                  {"length", Duration{length}}},
                                 kKitEntry));
@@ -47,6 +49,19 @@ void shortOfPower(const Case& now, Findings& out) {
                              {"lost", Duration{demand.end - gap.from}},
                              {"missing", WattHours(gap.missing.value())}},
                             "energy over draw"));
+    }
+    for (const auto& fit : power.plan.tight) {
+        const auto& lane = power.lanes[static_cast<std::size_t>(fit.lane)];
+        const auto& demand = power.problem.lanes[static_cast<std::size_t>(fit.lane)]
+                                 .demands[static_cast<std::size_t>(fit.demand)];
+        const Seconds length = demand.end - demand.start;
+        out.push_back(
+            about(now, lane.takes[static_cast<std::size_t>(fit.demand)], "day-battery-tight",
+                  Severity::Caution,
+                  {{"camera", lane.title},
+                   {"spare", Duration{length * (fit.spare.value() / demand.amount.value())}},
+                   {"length", Duration{length}}},
+                  kCommonPractice));
     }
     for (const auto& use : power.plan.uses) {
         if (!use.inside)

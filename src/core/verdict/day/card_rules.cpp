@@ -3,6 +3,8 @@
 #include "core/verdict/day/day_rules.h"
 
 #include <algorithm>
+#include <cmath>
+#include <map>
 #include <set>
 
 namespace bslate::day {
@@ -42,14 +44,48 @@ const Slot* slotOf(const Roll& roll, const MemoryCard& card, const DayLane& lane
 // Of a lost frame in an hour, with the camera's buffer and a card of the class that now and then
 // pauses: simulated, the same every time. The bit rate scatters so that three deviations reach its
 // peak.
-Fraction dropChance(const Roll& roll, const MemoryCard& card) {
-    const auto behaviour = parseCardBehaviour(card.speedClass + ":tired");
-    if (!behaviour)
+Fraction dropChance(const Roll& roll, const MemoryCard& card, DataRate guaranteed) {
+    const auto tired = parseCardBehaviour(card.speedClass + ":tired");
+    if (!tired)
         return Fraction(1);
+    CardBehaviour behaviour = *tired;
+    behaviour.sustained = std::min(behaviour.sustained, guaranteed);
     const Fraction variation(std::min(1.0, (roll.context.codec->peak - 1) / 3));
     return simulateWriting({roll.rate, variation, Seconds(0.5), roll.context.camera->buffer},
-                           *behaviour, Seconds(20 * 3600.0), 1)
+                           behaviour, Seconds(20 * 3600.0), 1)
         .dropChance;
+}
+
+// The room on the largest card that fits there and is at hand when the demand begins.
+DataSize mostFree(const Case& now, const Shortfall& gap) {
+    const auto& cards = now.plan.cards;
+    const auto& lane = cards.problem.lanes[static_cast<std::size_t>(gap.lane)];
+    const auto& demand = lane.demands[static_cast<std::size_t>(gap.demand)];
+    double most = 0;
+    for (int unit = 0; unit < cards.problem.unitCount(); ++unit) {
+        const auto kind = static_cast<std::size_t>(cards.problem.kindOf(unit));
+        const bool fitting = demand.kinds[0] >> kind & 1;
+        const bool failed = std::any_of(
+            cards.problem.faults.begin(), cards.problem.faults.end(),
+            [&](const CarrierFault& fault) { return fault.unit == unit && fault.at < demand.end; });
+        if (!fitting || failed)
+            continue;
+        double used = 0;
+        bool busy = false;
+        for (const auto& use : cards.plan.uses)
+            if (use.unit == unit && use.start < demand.end) {
+                busy = busy || use.end > demand.start || use.lane != gap.lane;
+                used = use.after.value();
+            }
+        for (const auto& renewal : cards.plan.renewals)
+            if (renewal.unit == unit && renewal.out <= demand.start) {
+                busy = renewal.end > demand.start;
+                used = busy ? used : 0;
+            }
+        if (!busy)
+            most = std::max(most, cards.problem.kinds[kind].capacity.value() - used);
+    }
+    return DataSize(most);
 }
 
 constexpr std::string_view kCapacity = "capacity over bit rate";
@@ -78,6 +114,10 @@ void shortOfCards(const Case& now, Findings& out) {
             facts.push_back({"need", CardSpeed{roll ? roll->peak : DataRate(0)}});
             out.push_back(
                 about(now, take, "day-no-card", Severity::Fault, std::move(facts), kClasses));
+        } else if (lost >= demand.end - demand.start && mostFree(now, gap).value() > 0) {
+            facts.push_back({"most", mostFree(now, gap)});
+            out.push_back(about(now, take, "day-card-too-small", Severity::Fault, std::move(facts),
+                                kCapacity));
         } else if (lost >= demand.end - demand.start) {
             out.push_back(about(now, take, "day-card-none-left", Severity::Fault, std::move(facts),
                                 kCapacity));
@@ -121,7 +161,7 @@ void cardsMarginal(const Case& now, Findings& out) {
         const bool known = roll->context.camera->buffer.value() > 0;
         if (known) {
             facts.push_back({"buffer", roll->context.camera->buffer});
-            facts.push_back({"chance", dropChance(*roll, card)});
+            facts.push_back({"chance", dropChance(*roll, card, guaranteedIn(card, *slot))});
         }
         out.push_back(about(now, takeOf(lane, use.demand),
                             known ? "day-card-marginal-buffer" : "day-card-marginal",
@@ -180,19 +220,78 @@ void slotLowersRate(const Case& now, Findings& out) {
     }
 }
 
-// What the editor will find: one take in several files.
+// Uninterruptible takes that fit with next to nothing to spare.
+void cardsTight(const Case& now, Findings& out) {
+    const auto& cards = now.plan.cards;
+    for (const auto& fit : cards.plan.tight) {
+        const auto& lane = laneOf(now, fit.lane);
+        const auto& demand = cards.problem.lanes[static_cast<std::size_t>(fit.lane)]
+                                 .demands[static_cast<std::size_t>(fit.demand)];
+        const DataRate rate = lane.rates[static_cast<std::size_t>(fit.demand)];
+        out.push_back(about(now, takeOf(lane, fit.demand), "day-card-tight", Severity::Caution,
+                            {{"camera", lane.title},
+                             {"spare", Duration{Seconds(fit.spare.value() * 8 / rate.value())}},
+                             {"length", Duration{demand.end - demand.start}}},
+                            kCommonPractice));
+    }
+}
+
+// What the editor will find: takes in several files, told once a setup with the take cut most.
 void takesInFiles(const Case& now, Findings& out) {
-    std::set<std::string> told;
+    struct Cut {
+        const Roll* most = nullptr;
+        FileSplit split{0, Seconds(0)};
+        int takes = 0;
+    };
+    std::map<std::string, Cut> cuts;
+    std::vector<std::string> order;
     for (const auto& roll : now.rolls.rolls) {
         const auto segment = roll.context.codec->segment.value_or(DataSize(0));
         const auto split = filesOf(roll.end - roll.start, roll.rate, segment, Seconds(0));
-        if (split.files < 2 || !told.insert(roll.context.setup->id).second)
+        if (split.files < 2)
             continue;
-        out.push_back(about(now, roll.take, "day-files", Severity::Note,
+        auto& cut = cuts[roll.context.setup->id];
+        if (cut.takes++ == 0)
+            order.push_back(roll.context.setup->id);
+        if (split.files > cut.split.files) {
+            cut.most = &roll;
+            cut.split = split;
+        }
+    }
+    for (const auto& id : order) {
+        const auto& cut = cuts[id];
+        const auto& roll = *cut.most;
+        out.push_back(about(now, roll.take, cut.takes > 1 ? "day-files-more" : "day-files",
+                            Severity::Note,
                             {{"camera", roll.context.camera->name},
-                             {"files", split.files},
-                             {"each", Duration{split.each}}},
+                             {"files", cut.split.files},
+                             {"others", cut.takes - 1},
+                             {"each", Duration{Seconds(std::round(cut.split.each.value()))}}},
                             "the codec's file size over its bit rate"));
+    }
+}
+
+// Classes that say nothing about the bus they are used on.
+void classesUnknown(const Case& now, Findings& out) {
+    std::set<std::pair<std::string, std::string>> told;
+    for (const auto& use : now.plan.cards.plan.uses) {
+        const auto& lane = laneOf(now, use.lane);
+        const auto* roll = rollOf(now, lane, use.demand);
+        const auto& card = cardOf(now, use.unit);
+        const auto* slot = roll ? slotOf(*roll, card, lane, use.bay) : nullptr;
+        if (!slot || !isClassUnknownIn(card, *slot) ||
+            !told.emplace(lane.camera + slot->id, card.id).second)
+            continue;
+        const DataRate peak = lane.rates[static_cast<std::size_t>(use.demand)] *
+                              (lane.second ? 1.0 : roll->context.codec->peak);
+        const bool easily = cardFit(peak, guaranteedIn(card, *slot)) == CardFit::Fits;
+        out.push_back(about(now, -1, "card-class-unknown",
+                            easily ? Severity::Note : Severity::Caution,
+                            {{"card", card.name},
+                             {"slot", slot->name},
+                             {"best", CardSpeed{guaranteedIn(card, *slot)}}},
+                            "SD Association, buses and speed classes (from memory)"));
+        out.back().subject = lane.camera + "/" + slot->id + "/" + card.id;
     }
 }
 

@@ -55,7 +55,7 @@ void safeTonight(const Case& now, Findings& out) {
         return;
     }
     Facts facts = {{"safe", ClockTime{*plan.safe, true}}, {"copies", plan.copies}};
-    const Seconds by = onDay(now.day.start, now.day.safeBy.value_or(Seconds(0)));
+    const Seconds by = nextAfter(now.day.start, now.day.safeBy.value_or(Seconds(0)));
     if (now.day.safeBy && *plan.safe > by) {
         facts.push_back({"by", ClockTime{by}});
         facts.push_back({"late", Duration{*plan.safe - by}});
@@ -112,7 +112,7 @@ void dayWhole(const Case& now, Findings& out) {
             }
         }
     const bool broken = std::any_of(out.begin(), out.end(), [](const Finding& finding) {
-        return finding.severity == Severity::Fault;
+        return finding.severity == Severity::Fault || finding.id.ends_with("-tight");
     });
     if (whole > 0 && !broken)
         out.push_back(about(now, -1, "day-whole", Severity::Good,

@@ -1,4 +1,5 @@
 #include "core/media/card_fit.h"
+#include "core/media/recording.h"
 #include "core/verdict/day/day_problem.h"
 
 #include <algorithm>
@@ -199,6 +200,7 @@ int DayCarriers::unitOf(std::string_view id) const {
 DayCarriers cardsOf(const Shoot& shoot, const ShootDay& day, const DayRolls& rolls) {
     DayCarriers cards;
     cards.problem.change = kChangeTime;
+    cards.problem.reserve = kTakeMargin;
     addUnits(shoot.kit, cards, mostUnits(rolls));
     addReaders(shoot, cards);
     LaneMaker maker(shoot, rolls, cards);

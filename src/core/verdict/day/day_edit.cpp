@@ -155,7 +155,7 @@ ShootDay withHappened(const Shoot& shoot, ShootDay day, const DayPlan& plan, std
         own = findTake(day, planned.id);
         const bool last = planned.id == take;
         if (last || !own->ran) {
-            own->began = last ? began : planned.start;
+            own->began = clockOf(last ? began : planned.start);
             own->ran = last ? ran : planned.end - planned.start;
         }
         if (last)
@@ -169,8 +169,7 @@ ShootDay withTakeAt(ShootDay day, std::string_view id, Seconds start) {
     if (!take || take->began)
         return day;
     const auto before = timesOf(day);
-    constexpr double kDay = 24 * 3600;
-    take->at = Seconds(std::fmod(std::max(start, day.start).value(), kDay));
+    take->at = clockOf(std::max(start, day.start));
     std::vector<std::pair<double, Take>> order;
     for (const auto& timed : before)
         order.emplace_back(timed.take->id == id ? start.value() - 0.5 : timed.start.value(),

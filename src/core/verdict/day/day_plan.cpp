@@ -68,6 +68,8 @@ DayPlan planDay(const Shoot& shoot, const ShootDay& day, const PlanEffort& effor
     plan.cards = cardsOf(shoot, day, rolls);
     plan.power = batteriesOf(shoot, rolls);
     plan.takes = std::move(rolls.takes);
+    if (!plan.takes.empty())
+        plan.start = std::min(plan.start, plan.takes.front().start);
     plan.incomplete = std::move(rolls.incomplete);
     solve(plan.cards, effort, like, like ? &like->cards : nullptr, plan.takes);
     solve(plan.power, effort, like, like ? &like->power : nullptr, plan.takes);

@@ -51,7 +51,7 @@ struct DayCarriers {
 
 struct DayPlan {
     int day = 1;
-    Seconds start{0};
+    Seconds start{0}; ///< of the day, or of a first take that began before it
     std::vector<DayTake> takes;
     DayCarriers cards, power;
     std::vector<std::string> incomplete; ///< numbers of setups that cannot be worked out
@@ -69,7 +69,8 @@ struct DayPlan {
     friend bool operator==(const DayPlan&, const DayPlan&) = default;
 };
 
-/// A gap through which a camera stays on, and its battery runs: common practice, no source.
+/// A camera waits at most this long for the next take before somebody switches it off, and its
+/// battery runs so long: common practice, no source.
 inline constexpr Seconds kStaysOn{600};
 /// To change a card or a battery and check that it records: common practice, no source.
 inline constexpr Seconds kChangeTime{60};

@@ -1,3 +1,4 @@
+#include "core/media/recording.h"
 #include "core/verdict/day/day_problem.h"
 
 #include <algorithm>
@@ -53,6 +54,7 @@ void addUnits(const Kit& kit, DayCarriers& power, int most) {
 DayCarriers batteriesOf(const Shoot& shoot, const DayRolls& rolls) {
     DayCarriers power;
     power.problem.change = kChangeTime;
+    power.problem.reserve = kTakeMargin;
     addUnits(shoot.kit, power, mostUnits(rolls));
     for (const auto& camera : shoot.kit.cameras) {
         if (!(camera.draw.value() > 0))
@@ -71,8 +73,7 @@ DayCarriers batteriesOf(const Shoot& shoot, const DayRolls& rolls) {
             demand.start = roll.start;
             demand.end = roll.end;
             const double on = (roll.end - roll.start).value();
-            const double waiting =
-                before && roll.start - *before <= kStaysOn ? (roll.start - *before).value() : 0;
+            const double waiting = before ? std::min(roll.start - *before, kStaysOn).value() : 0;
             const double idle =
                 camera.standby.value() > 0 ? camera.standby.value() : camera.draw.value();
             // In the cold the same work takes more of what is printed on the battery.

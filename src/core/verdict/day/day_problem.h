@@ -37,21 +37,6 @@ inline constexpr std::size_t kMostServers = 64;
 /// Batteries likewise. Takes on external power, and cameras of unknown draw, need none.
 [[nodiscard]] DayCarriers batteriesOf(const Shoot& shoot, const DayRolls& rolls);
 
-/// What is written into a slot: the rate, unless the slot takes less and lowers it unasked.
-[[nodiscard]] inline DataRate writtenInto(const Slot& slot, DataRate rate) {
-    return slot.most ? std::min(rate, *slot.most) : rate;
-}
-
-/// True when the mode may record into this slot.
-[[nodiscard]] bool mayUse(const RecordingMode& mode, const Slot& slot);
-
-/// The slots that take part: the first that the mode may use, and the other one.
-struct SlotPair {
-    const Slot* first = nullptr;
-    const Slot* second = nullptr;
-};
-[[nodiscard]] SlotPair slotsOf(const SetupContext& context);
-
 /// The drives copies go to, one for each copy; fewer when the kit has fewer.
 [[nodiscard]] std::vector<Drive> copyDrives(const Kit& kit, int copies);
 

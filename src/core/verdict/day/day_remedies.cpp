@@ -310,7 +310,8 @@ void offerRemedies(const Case& now, const Findings& all, Finding& finding) {
     if (offers.isPast())
         return;
     const auto is = [&](std::string_view start) { return finding.id.starts_with(start); };
-    if (is("day-card-full") || is("day-card-none-left") || is("day-change-inside")) {
+    if (is("day-card-full") || is("day-card-none-left") || is("day-card-too-small") ||
+        is("day-card-tight") || is("day-change-inside")) {
         offers.relay();
         offers.lendCards();
         offers.otherMode();

@@ -20,7 +20,9 @@ void cardsChangedInside(const Case&, Findings&);
 void cardsMarginal(const Case&, Findings&);
 void mirrorAndProxy(const Case&, Findings&);
 void slotLowersRate(const Case&, Findings&);
+void cardsTight(const Case&, Findings&);
 void takesInFiles(const Case&, Findings&);
+void classesUnknown(const Case&, Findings&);
 void busHoldsBack(const Case&, Findings&);
 void cardFailed(const Case&, Findings&);
 

@@ -170,7 +170,8 @@ void bitsForGrade(const Case& now, Findings& out) {
     } else if (facts.recordTime && facts.cardHolds) {
         finding.id = "records-well";
         finding.severity = Severity::Note;
-        finding.facts.push_back({"card", facts.card});
+        const bool copy = facts.second && facts.second->endsFirst;
+        finding.facts.push_back({"card", copy ? facts.second->card : facts.card});
         finding.facts.push_back({"time", Duration{*facts.recordTime}});
     } else {
         return;

@@ -61,6 +61,8 @@ void cropTooTight(const Case&, Findings&);
 
 // takes.cpp: what ends a take, and the speed it plays at
 void takeLimits(const Case&, Findings&);
+void secondSlot(const Case&, Findings&);
+void classUnknown(const Case&, Findings&);
 void slowMotion(const Case&, Findings&);
 void lightAgainstMinimum(const Case&, Findings&);
 void lightEstimated(const Case&, Findings&);
@@ -106,6 +108,8 @@ inline constexpr std::array kAll = {Rule{patchClipped},
                                     Rule{soundSlowed},
                                     Rule{cropTooTight},
                                     Rule{takeLimits},
+                                    Rule{secondSlot},
+                                    Rule{classUnknown},
                                     Rule{slowMotion},
                                     Rule{lightAgainstMinimum},
                                     Rule{lightEstimated},

@@ -69,8 +69,7 @@ void shutterAngleOffRule(const Case& now, Findings& out) {
         finding.id = "shutter-left-behind";
         finding.facts.push_back({"before", "Setup " + before->number});
         finding.facts.push_back({"was", before->rate});
-    } else if (school == ShutterSchool::MainsLocked &&
-               now.at.cadence.pulsing.peakToPeak <= kVisible) {
+    } else if (school == ShutterSchool::MainsLocked && isStill(now.at.cadence.pulsing)) {
         finding.id = "shutter-locked-off";
         finding.severity = Severity::Note;
     } else if (school == ShutterSchool::Crisp) {

@@ -1,4 +1,7 @@
 #include "core/light/described.h"
+#include "core/media/card_fit.h"
+#include "core/media/recording.h"
+#include "core/verdict/heat_reason.h"
 #include "core/verdict/lattice.h"
 #include "core/verdict/levers.h"
 #include "core/verdict/rules/offer.h"
@@ -20,14 +23,19 @@ Finding limit(std::string_view id, Severity severity, Facts facts) {
     return finding;
 }
 
+// Takes run over: what a card must hold beyond a take that must not be interrupted.
+Seconds withMargin(Seconds take) {
+    return take * (1 + kTakeMargin);
+}
+
 // Offers the first mode at this rate in which clip, heat and card all outlast the take.
 void offerLasting(const Case& now, Finding& finding) {
     const auto& setup = *now.context.setup;
     const Seconds take = now.context.scene->longestTake;
     const auto lasts = [&](const RecordingMode& mode, const ModeCell& cell) {
         const auto heat = heatTime(mode, ambientOf(now.context));
-        return (!mode.clipLimit || *mode.clipLimit >= take) && (!heat || *heat >= take) &&
-               (!cell.recordTime || *cell.recordTime >= take);
+        return (!mode.clipLimit || *mode.clipLimit >= take) && (!heat || heat->time >= take) &&
+               (!cell.recordTime || *cell.recordTime >= withMargin(take));
     };
     for (const auto& mode : now.context.camera->modes) {
         if (&mode == now.context.mode)
@@ -41,8 +49,13 @@ void offerLasting(const Case& now, Finding& finding) {
         offer(now, finding,
               Remedy{
                   "set-mode", {{"mode", mode.name}, {"rate", setup.rate}}, turned->edit, {}, {}, 0},
-              [](const Evaluation& after) { return after.recording.bitRate.has_value(); });
-        return;
+              [&](const Evaluation& after) {
+                  const auto& facts = after.recording;
+                  return facts.bitRate && facts.cardHolds && facts.recordTime &&
+                         *facts.recordTime >= withMargin(take);
+              });
+        if (!finding.remedies.empty() && finding.remedies.back().id == "set-mode")
+            return;
     }
 }
 
@@ -56,8 +69,53 @@ void offerRelay(const Case& now, Finding& finding) {
     offer(now, finding,
           Remedy{"day-relay", {{"camera", now.context.camera->name}}, std::move(edit), {}, {}, 0},
           [&](const Evaluation& after) {
-              return after.recording.recordTime && *after.recording.recordTime >= take;
+              return after.recording.recordTime && *after.recording.recordTime >= withMargin(take);
           });
+}
+
+// Gives the copy up for a proxy, or for nothing.
+void offerWithoutMirror(const Case& now, Finding& finding) {
+    const Seconds take = now.context.scene->longestTake;
+    const auto cured = [&](const Evaluation& after) {
+        const auto& facts = after.recording;
+        return (!facts.second || facts.second->holds) && facts.recordTime &&
+               *facts.recordTime >= withMargin(take);
+    };
+    Edit edit{*now.context.setup, std::nullopt};
+    const Facts facts = {{"camera", now.context.camera->name}};
+    if (now.context.setup->secondSlot == SecondSlot::Mirror && now.context.mode->proxy) {
+        edit.setup->secondSlot = SecondSlot::Proxy;
+        offer(now, finding, Remedy{"day-proxy", facts, edit, {}, {}, 0}, cured);
+    }
+    edit.setup->secondSlot = SecondSlot::Unused;
+    offer(now, finding, Remedy{"day-mirror-off", facts, std::move(edit), {}, {}, 0}, cured);
+}
+
+// The card that ends the take first, with what it is short or how little it has to spare.
+void cardForTake(const Case& now, Findings& out) {
+    const auto& facts = now.at.recording;
+    const Seconds take = now.context.scene->longestTake;
+    if (!facts.recordTime || !facts.cardHolds || *facts.recordTime >= withMargin(take))
+        return;
+    const bool copy = facts.second && facts.second->endsFirst;
+    const bool isShort = *facts.recordTime < take;
+    auto finding = limit(!isShort ? "card-tight"
+                         : copy   ? "mirror-short"
+                                  : "card-short",
+                         isShort ? Severity::Fault : Severity::Caution,
+                         {{"card", copy ? facts.second->card : facts.card},
+                          {"slot", copy ? facts.second->slot : facts.slot},
+                          {"time", Duration{*facts.recordTime}},
+                          {"take", Duration{take}},
+                          {"spare", Duration{std::max(Seconds(0), *facts.recordTime - take)}},
+                          {"bitRate", *facts.bitRate}});
+    finding.source = isShort ? "capacity over bit rate" : kCommonPractice;
+    if (copy)
+        offerWithoutMirror(now, finding);
+    else
+        offerRelay(now, finding);
+    offerLasting(now, finding);
+    out.push_back(std::move(finding));
 }
 
 } // namespace
@@ -76,26 +134,49 @@ void takeLimits(const Case& now, Findings& out) {
         offerLasting(now, finding);
         out.push_back(std::move(finding));
     }
-    if (facts.heat && *facts.heat < take) {
+    if (facts.heat && facts.heat->time < take) {
         auto finding = limit("heat-short", Severity::Fault,
                              {{"camera", now.context.camera->name},
-                              {"limit", Duration{*facts.heat}},
+                              {"limit", Duration{facts.heat->time}},
+                              {"beyond", beyondHeat(*facts.heat)},
                               {"ambient", ambient},
                               {"take", Duration{take}}});
         offerLasting(now, finding);
         out.push_back(std::move(finding));
     }
-    if (facts.recordTime && facts.cardHolds && *facts.recordTime < take) {
-        auto finding = limit("card-short", Severity::Fault,
-                             {{"card", facts.card},
-                              {"time", Duration{*facts.recordTime}},
-                              {"take", Duration{take}},
-                              {"bitRate", *facts.bitRate}});
-        finding.source = "capacity over bit rate";
-        offerRelay(now, finding);
-        offerLasting(now, finding);
+    cardForTake(now, out);
+}
+
+void secondSlot(const Case& now, Findings& out) {
+    const auto& second = now.at.recording.second;
+    if (!second || second->holds)
+        return;
+    auto finding = limit(second->card.empty() ? "mirror-no-card" : "mirror-slow", Severity::Fault,
+                         {{"camera", now.context.camera->name},
+                          {"slot", second->slot},
+                          {"need", CardSpeed{second->peak}},
+                          {"best", CardSpeed{second->guaranteed}},
+                          {"card", second->card}});
+    finding.source = "the cards' guaranteed speed classes";
+    offerWithoutMirror(now, finding);
+    out.push_back(std::move(finding));
+}
+
+void classUnknown(const Case& now, Findings& out) {
+    const auto& facts = now.at.recording;
+    const auto tell = [&](const std::string& card, const std::string& slot, DataRate peak,
+                          DataRate guaranteed) {
+        const bool easily = cardFit(peak, guaranteed) == CardFit::Fits;
+        auto finding = limit("card-class-unknown", easily ? Severity::Note : Severity::Caution,
+                             {{"card", card}, {"slot", slot}, {"best", CardSpeed{guaranteed}}});
+        finding.subject = slot;
+        finding.source = "SD Association, buses and speed classes (from memory)";
         out.push_back(std::move(finding));
-    }
+    };
+    if (facts.classUnknown)
+        tell(facts.card, facts.slot, facts.peak, facts.guaranteed);
+    if (facts.second && facts.second->classUnknown)
+        tell(facts.second->card, facts.second->slot, facts.second->peak, facts.second->guaranteed);
 }
 
 void slowMotion(const Case& now, Findings& out) {
