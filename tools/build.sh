@@ -6,6 +6,7 @@ packages=(
     qt6-base-dev libgl-dev qt6-qpa-plugins
     fonts-b612 nlohmann-json3-dev libcli11-dev
     libgtest-dev libbenchmark-dev libopencolorio-dev libvalijson-dev
+    locales python3
 )
 
 # Installs the packages named that are missing, listing them first; sudo only when not root.

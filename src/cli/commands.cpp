@@ -9,6 +9,7 @@
 #include "io/kit_json.h"
 #include "io/shoot_json.h"
 
+#include <charconv>
 #include <cmath>
 #include <ostream>
 
@@ -49,6 +50,29 @@ Error usage(std::string place, std::string got, std::string expected) {
     return {ErrorCode::Usage, {}, std::move(place), std::move(got), std::move(expected)};
 }
 
+Result<double> numberOf(const char* option, const std::string& text, double low, double high,
+                        std::string_view expected) {
+    const auto scanned = scan(text, expected);
+    if (!scanned || !scanned->prefix.empty() || !scanned->unit.empty() || scanned->value < low ||
+        scanned->value > high)
+        return usage(option, text, std::string(expected));
+    return scanned->value;
+}
+
+Result<double> snrOf(const std::string& text) {
+    return numberOf("--snr", text, 0.01, 100, "a signal-to-noise ratio from 0.01 to 100");
+}
+
+Result<std::int64_t> wholeOf(const char* option, const std::string& text, std::int64_t low,
+                             std::int64_t high, std::string_view expected) {
+    std::int64_t value = 0;
+    const auto end = text.data() + text.size();
+    const auto read = std::from_chars(text.data(), end, value);
+    if (text.empty() || read.ec != std::errc() || read.ptr != end || value < low || value > high)
+        return usage(option, text, std::string(expected));
+    return value;
+}
+
 std::string_view keyOf(School school) {
     for (const auto& [name, value] : kSchoolKeys)
         if (value == school)
@@ -78,12 +102,12 @@ Result<int> check(const CheckOptions& options, std::ostream& out) {
     const auto shoot = io::loadShoot(options.file);
     if (!shoot)
         return shoot.error();
-    if (!options.setup.empty() && !setupNamed(*shoot, options.setup))
-        return noSetup(*shoot, options.file, options.setup);
+    if (options.setup && !setupNamed(*shoot, *options.setup))
+        return noSetup(*shoot, options.file, *options.setup);
     Json list = Json::array();
     bool faults = false;
     for (const auto& setup : shoot->setups) {
-        if (!options.setup.empty() && &setup != setupNamed(*shoot, options.setup))
+        if (options.setup && &setup != setupNamed(*shoot, *options.setup))
             continue;
         const auto verdict = judge(*shoot, setup);
         faults = faults || verdict.count(Severity::Fault) > 0;
@@ -107,6 +131,19 @@ namespace {
 constexpr const char* kPatchExpected = "NAME=READING, such as \"skin=52 cd/m2\" or "
                                        "\"wall=108 lx @ 36 %\"";
 
+// The role that a patch's name begins with; anything else is a highlight to keep.
+PatchRole roleNamed(const std::string& name) {
+    constexpr std::pair<std::string_view, PatchRole> kRoles[] = {
+        {"grey", PatchRole::Grey},          {"gray", PatchRole::Grey},
+        {"skin-dark", PatchRole::SkinDark}, {"skin-medium", PatchRole::SkinMedium},
+        {"skin", PatchRole::SkinLight},     {"shadow", PatchRole::Shadow},
+        {"white", PatchRole::White},        {"spare", PatchRole::Spare}};
+    for (const auto& [word, role] : kRoles)
+        if (name.starts_with(word))
+            return role;
+    return PatchRole::Highlight;
+}
+
 Result<Patch> patchFrom(const std::string& text) {
     const auto equals = text.find('=');
     if (equals == std::string::npos || equals == 0)
@@ -125,10 +162,7 @@ Result<Patch> patchFrom(const std::string& text) {
     if (!read)
         return read.error();
     patch.reading = *read;
-    const auto lower = lowered(patch.name);
-    patch.role = lower.starts_with("grey") || lower.starts_with("gray") ? PatchRole::Grey
-                 : lower.starts_with("skin")                            ? PatchRole::SkinLight
-                                                                        : PatchRole::Highlight;
+    patch.role = roleNamed(lowered(patch.name));
     return patch;
 }
 
@@ -181,7 +215,45 @@ Result<Done> addPatches(const ExposeOptions& options, Scene& scene) {
 
 } // namespace
 
-Result<int> expose(const ExposeOptions& options, std::ostream& out) {
+namespace {
+
+// The base that was asked for, which body and profile must have.
+std::optional<Error> baseRefused(const ExposeOptions& options, const Camera& camera,
+                                 const Profile& profile, ExposureIndex asked) {
+    if (options.base.empty() || nearestBase(camera, profile, asked).iso == asked)
+        return std::nullopt;
+    return usage("--base", options.base,
+                 "a base of " + camera.name + " in " + profile.name + ": " +
+                     basesText(camera, profile));
+}
+
+Result<Done> addFilters(const ExposeOptions& options, Kit& kit, Setup& dials, std::ostream& notes) {
+    for (std::size_t i = 0; i < options.nd.size(); ++i) {
+        const auto label = option("--nd", options.nd[i], parseNdLabel);
+        if (!label)
+            return label.error();
+        if (isUnusualFactor(*label))
+            notes << "bslate: --nd: " << options.nd[i] << " is taken as a factor, "
+                  << fixedText(lossOf(*label).value(), 2)
+                  << " stops; for a density write a point, for stops their unit\n";
+        Filter filter{"option-" + std::to_string(i), options.nd[i], *label, false, false, {}};
+        dials.filters.push_back(filter.id);
+        kit.filters.push_back(std::move(filter));
+    }
+    return Done{};
+}
+
+} // namespace
+
+std::string basesText(const Camera& camera, const Profile& profile) {
+    std::string text;
+    for (const auto& base : camera.bases)
+        if (nearestBase(camera, profile, base.iso).iso == base.iso)
+            text += (text.empty() ? "" : ", ") + print(base.iso);
+    return text;
+}
+
+Result<int> expose(const ExposeOptions& options, std::ostream& out, std::ostream& notes) {
     auto kit = io::loadKit(options.kit);
     if (!kit)
         return kit.error();
@@ -190,13 +262,14 @@ Result<int> expose(const ExposeOptions& options, std::ostream& out) {
         return setup.error();
     Shoot shoot;
     shoot.kit = *std::move(kit);
-    if (!(options.snr > 0 && options.snr <= 100))
-        return usage("--snr", std::to_string(options.snr),
-                     "a signal-to-noise ratio above 0 to 100");
-    if (!(options.meterK >= 5 && options.meterK <= 30))
-        return usage("--meter-k", std::to_string(options.meterK), "a constant from 5 to 30");
-    shoot.snrFloor = options.snr;
-    shoot.meter.k = options.meterK;
+    const auto snr = snrOf(options.snr);
+    if (!snr)
+        return snr.error();
+    const auto meterK = numberOf("--meter-k", options.meterK, 5, 30, "a constant from 5 to 30");
+    if (!meterK)
+        return meterK.error();
+    shoot.snrFloor = *snr;
+    shoot.meter.k = *meterK;
     Setup dials = *std::move(setup);
     dials.camera = options.camera;
     dials.profile = options.profile;
@@ -209,15 +282,11 @@ Result<int> expose(const ExposeOptions& options, std::ostream& out) {
         return Error{ErrorCode::UnknownId, options.kit, "--profile", options.profile,
                      "one of " + listIds(shoot.kit.profiles)};
     dials.mode = options.mode.empty() ? camera->modes.front().id : options.mode;
+    if (auto refused = baseRefused(options, *camera, *profile, dials.base))
+        return *std::move(refused);
     dials.base = nearestBase(*camera, *profile, dials.base).iso;
-    for (std::size_t i = 0; i < options.nd.size(); ++i) {
-        const auto label = option("--nd", options.nd[i], parseNdLabel);
-        if (!label)
-            return label.error();
-        Filter filter{"option-" + std::to_string(i), options.nd[i], *label, false, false, {}};
-        dials.filters.push_back(filter.id);
-        shoot.kit.filters.push_back(std::move(filter));
-    }
+    if (const auto added = addFilters(options, shoot.kit, dials, notes); !added)
+        return added.error();
     Scene scene;
     scene.id = "expose";
     if (const auto added = addPatches(options, scene); !added)

@@ -16,6 +16,17 @@ namespace bslate::cli {
 /// What is wrong with an option.
 [[nodiscard]] Error usage(std::string place, std::string got, std::string expected);
 
+/// A plain number of an option, in [low, high]; the error repeats what was typed.
+[[nodiscard]] Result<double> numberOf(const char* option, const std::string& text, double low,
+                                      double high, std::string_view expected);
+[[nodiscard]] Result<double> snrOf(const std::string& text);
+/// The bases of a body that a profile records at, for messages.
+[[nodiscard]] std::string basesText(const Camera& camera, const Profile& profile);
+/// Likewise a whole one.
+[[nodiscard]] Result<std::int64_t> wholeOf(const char* option, const std::string& text,
+                                           std::int64_t low, std::int64_t high,
+                                           std::string_view expected);
+
 /// The ids of a list, for messages.
 [[nodiscard]] std::string listIds(const auto& items) {
     std::string ids;
@@ -26,18 +37,18 @@ namespace bslate::cli {
 
 struct CheckOptions {
     std::string file;
-    std::string setup; ///< id or number; empty for all
+    std::optional<std::string> setup; ///< id or number; none for all
     bool json = false;
 };
 [[nodiscard]] Result<int> check(const CheckOptions& options, std::ostream& out);
 
 struct CurveOptions {
-    std::string curve;   ///< a standard's name, builtin:INDEX, or a kit or transform file
-    std::string profile; ///< which one of the kit file
-    std::string stops;   ///< FROM:TO:STEP; may be empty with listBuiltIns
-    std::string grey;    ///< level of mid-grey in a transform file, 40 %; empty: light is absolute
-    std::string space;   ///< of a configuration: which colour space
-    int bits = 10;
+    std::string curve;            ///< a standard's name, builtin:INDEX, or a kit or transform file
+    std::string profile;          ///< which one of the kit file
+    std::string stops = "-8:8:1"; ///< FROM:TO:STEP
+    std::string grey;  ///< level of mid-grey in a transform file, 40 %; empty: light is absolute
+    std::string space; ///< of a configuration: which colour space
+    std::string bits = "10";
     bool listBuiltIns = false;
     bool json = false;
 };
@@ -46,16 +57,16 @@ struct CurveOptions {
 struct FitOptions {
     std::string readings; ///< CSV
     std::string kit, camera, profile;
-    std::string base;    ///< ISO; the camera's first when empty
-    std::string nominal; ///< a standard's name, instead of a kit's profile
-    std::string note;    ///< kept with the measurement: when, how lit
-    std::string output;  ///< kit to write, with the measured profile in it
-    int bits = 10;       ///< of codes in the readings
-    double snr = 2.0;
+    std::string base;        ///< ISO; the profile's first when empty
+    std::string nominal;     ///< a standard's name, instead of a kit's profile
+    std::string note;        ///< kept with the measurement: when, how lit
+    std::string output;      ///< kit to write, with the measured profile in it
+    std::string bits = "10"; ///< of codes in the readings
+    std::string snr = "2";
     bool json = false;
 };
 /// Fits an exposure series; with a kit, its clip also gives the zebra that warns before it.
-[[nodiscard]] Result<int> fit(const FitOptions& options, std::ostream& out);
+[[nodiscard]] Result<int> fit(const FitOptions& options, std::ostream& out, std::ostream& notes);
 
 struct TargetsOptions {
     std::string file, setup;
@@ -71,17 +82,19 @@ struct ExposeOptions {
     std::vector<std::string> nd;
     std::vector<std::string> patches; ///< NAME=READING, READING may end in "@ 36 %"
     std::string school = "nominal";
-    double snr = 2.0;
-    double meterK = 12.5;
+    std::string snr = "2";
+    std::string meterK = "12.5";
     bool json = false;
 };
-[[nodiscard]] Result<int> expose(const ExposeOptions& options, std::ostream& out);
+/// What was taken for something else than it may have been meant is told on `notes`.
+[[nodiscard]] Result<int> expose(const ExposeOptions& options, std::ostream& out,
+                                 std::ostream& notes);
 
 struct LutOptions {
     std::string file, setup, output;
-    std::string format; ///< cube, clf or cdl; empty: what the output's suffix says
-    std::string look;   ///< id of a recipe; empty: the plain BT.709 display
-    int size = 33;      ///< of a cube: 17, 33 or 65; ignored for a 1D LUT
+    std::string format;      ///< cube, clf or cdl; empty: what the output's suffix says
+    std::string look;        ///< id of a recipe; empty: the plain BT.709 display
+    std::string size = "33"; ///< of a cube: 17, 33 or 65; ignored for a 1D LUT
     bool oneDimensional = false;
     bool json = false;
 };
@@ -100,7 +113,7 @@ struct ModesOptions {
 
 struct PrecisionOptions {
     std::string file, setup;
-    int bits = 0; ///< 8 to 16; 0 for the mode's own
+    std::string bits; ///< 8 to 16; empty for the mode's own
     bool json = false;
 };
 /// Codes, display steps and noise of each stop of a setup's recording; exit code 1 when it bands.
@@ -119,8 +132,8 @@ struct ShutterOptions {
 struct MediaOptions {
     std::string bitRate, capacity;
     std::string speedClass; ///< V60; may be empty
-    double usable = 1.0;
-    double peak = 1.0; ///< codec peak factor
+    std::string usable = "1";
+    std::string peak = "1"; ///< codec peak factor
     bool json = false;
 };
 /// How long a card lasts and whether it holds; exit code 1 when it will drop.
@@ -128,7 +141,7 @@ struct MediaOptions {
 
 struct DayOptions {
     std::string file;
-    int day = 0; ///< only this one; 0: all
+    std::string day; ///< only this one; empty: all
     bool json = false;
 };
 /// Plans the cards, batteries and copies of a shoot's days; exit code 1 when a fault stays.
@@ -141,8 +154,8 @@ struct CardBenchOptions {
     std::string rate; ///< of a camera writing to it; may be empty
     std::string buffer = "500MB";
     std::string simulate = "10h";
-    double variation = 0.1;
-    std::uint64_t seed = 1;
+    std::string variation = "0.1";
+    std::string seed = "1";
     bool yes = false; ///< leave to write into the folder
     bool json = false;
 };

@@ -70,19 +70,19 @@ Result<Chosen> builtIn(const std::string& text) {
     return taken(std::move(imported));
 }
 
-Result<Chosen> transform(const CurveOptions& options) {
+Result<Chosen> transform(const CurveOptions& options, BitDepth depth) {
     io::ImportOptions wish;
     wish.colourSpace = options.space;
     if (!options.grey.empty()) {
         const auto grey = parseFraction(options.grey);
         if (!grey)
             return usage("--grey", options.grey, grey.error().expected);
-        wish.grey = signalAt(Level(100 * grey->value()), wish.range, BitDepth{options.bits});
+        wish.grey = signalAt(Level(100 * grey->value()), wish.range, depth);
     }
     return taken(io::importTransform(options.curve, wish));
 }
 
-Result<Chosen> curveNamed(const CurveOptions& options) {
+Result<Chosen> curveNamed(const CurveOptions& options, BitDepth depth) {
     constexpr std::string_view kBuiltIn = "builtin:";
     if (const auto standard = standardCurve(options.curve))
         return Chosen{*standard, {}};
@@ -90,7 +90,7 @@ Result<Chosen> curveNamed(const CurveOptions& options) {
         return builtIn(options.curve.substr(kBuiltIn.size()));
     const std::filesystem::path path(options.curve);
     if (path.has_extension() && path.extension() != ".json")
-        return transform(options);
+        return transform(options, depth);
     const auto kit = io::loadKit(options.curve);
     if (!kit) {
         Error error = kit.error();
@@ -149,13 +149,14 @@ Result<int> curve(const CurveOptions& options, std::ostream& out) {
     const auto range = stopsRange(options.stops);
     if (!range)
         return range.error();
-    if (options.bits != 8 && options.bits != 10 && options.bits != 12)
-        return usage("--bits", std::to_string(options.bits), "8, 10 or 12");
-    const auto chosen = curveNamed(options);
+    const auto bits = wholeOf("--bits", options.bits, 8, 12, "8, 10 or 12");
+    if (!bits || *bits % 2 != 0)
+        return usage("--bits", options.bits, "8, 10 or 12");
+    const BitDepth depth{static_cast<int>(*bits)};
+    const auto chosen = curveNamed(options, depth);
     if (!chosen)
         return chosen.error();
     const auto& curve = chosen->curve;
-    const BitDepth depth{options.bits};
     Json points = Json::array();
     const int count = static_cast<int>(std::floor((range->to - range->from) / range->step + 1e-9));
     for (int i = 0; i <= count; ++i) {
@@ -172,7 +173,7 @@ Result<int> curve(const CurveOptions& options, std::ostream& out) {
         {"points", points},
         {"clip_stops", endStops(curve, depth).value()},
         {"clip_level_percent", levelOf(endSignal(curve, depth), curve.range, depth).value()},
-        {"bits", options.bits}};
+        {"bits", depth.bits}};
     if (chosen->imported)
         result["import"] = importJson(*chosen->imported);
     if (options.json) {
@@ -191,26 +192,40 @@ Result<int> curve(const CurveOptions& options, std::ostream& out) {
 
 namespace {
 
+// The family of formats by --format, else by the suffix; they must not contradict each other.
+Result<std::string> familyOf(const LutOptions& options, const std::string& suffix) {
+    constexpr const char* known = "a file ending in .cube, .clf, .cc, .ccc or .cdl";
+    const auto bySuffix = io::formatOfSuffix(suffix);
+    const std::string said = !bySuffix                         ? ""
+                             : *bySuffix == io::LutFormat::Clf ? "clf"
+                             : suffix == ".cube"               ? "cube"
+                                                               : "cdl";
+    const auto& asked = options.format;
+    if (!asked.empty() && asked != "cube" && asked != "clf" && asked != "cdl")
+        return usage("--format", asked, "cube, clf or cdl");
+    if (asked.empty() && said.empty())
+        return usage("--output", options.output, std::string(known) + ", or --format");
+    if (!asked.empty() && !said.empty() && asked != said)
+        return usage("--output", options.output, "a name that fits --format " + asked);
+    return asked.empty() ? said : asked;
+}
+
 Result<io::LutFormat> formatOf(const LutOptions& options) {
     const auto suffix = std::filesystem::path(options.output).extension().string();
     const auto bySuffix = io::formatOfSuffix(suffix);
-    const std::string family = !options.format.empty()           ? options.format
-                               : !bySuffix                       ? "cube"
-                               : *bySuffix == io::LutFormat::Clf ? "clf"
-                               : suffix == ".cube"               ? "cube"
-                                                                 : "cdl";
-    if (family == "clf")
+    const auto family = familyOf(options, suffix);
+    if (!family)
+        return family.error();
+    if (*family == "clf")
         return io::LutFormat::Clf;
-    if (family == "cdl")
-        return bySuffix && suffix != ".cube" && suffix != ".clf" ? *bySuffix
-                                                                 : io::LutFormat::CdlCollection;
-    if (family != "cube")
-        return usage("--format", options.format, "cube, clf or cdl");
+    if (*family == "cdl")
+        return bySuffix.value_or(io::LutFormat::CdlCollection);
     if (options.oneDimensional)
         return io::LutFormat::Cube1d;
-    const auto cube = io::cubeOfSize(options.size);
+    const auto size = wholeOf("--size", options.size, 17, 65, "17, 33 or 65");
+    const auto cube = size ? io::cubeOfSize(static_cast<int>(*size)) : std::nullopt;
     if (!cube)
-        return usage("--size", std::to_string(options.size), "17, 33 or 65");
+        return usage("--size", options.size, "17, 33 or 65");
     return *cube;
 }
 

@@ -117,6 +117,13 @@ void tell(const DayPlan& plan, const std::vector<Finding>& findings, std::ostrea
     }
 }
 
+std::string daysText(const Shoot& shoot) {
+    std::string text;
+    for (const int number : dayNumbers(shoot))
+        text += (text.empty() ? "a day of the shoot: " : ", ") + std::to_string(number);
+    return text;
+}
+
 } // namespace
 
 Result<int> day(const DayOptions& options, std::ostream& out) {
@@ -125,8 +132,15 @@ Result<int> day(const DayOptions& options, std::ostream& out) {
         return shoot.error();
     Json days = Json::array();
     bool faults = false, seen = false;
+    std::optional<std::int64_t> only;
+    if (!options.day.empty()) {
+        const auto wanted = wholeOf("--day", options.day, 1, 9999, daysText(*shoot));
+        if (!wanted)
+            return wanted.error();
+        only = *wanted;
+    }
     for (const int number : dayNumbers(*shoot)) {
-        if (options.day != 0 && number != options.day)
+        if (only && number != *only)
             continue;
         seen = true;
         auto planned = dayOf(*shoot, number);
@@ -141,7 +155,7 @@ Result<int> day(const DayOptions& options, std::ostream& out) {
             tell(plan, findings, out);
     }
     if (!seen)
-        return usage("--day", std::to_string(options.day), "a day of the shoot");
+        return usage("--day", options.day, daysText(*shoot));
     const auto pack = packListOf(*shoot);
     if (options.json) {
         out << Json({{"days", days}, {"pack", packJson(pack)}}).dump(2) << "\n";

@@ -68,7 +68,7 @@ int tellBench(const CardBench& bench, const std::optional<WriteOutcome>& outcome
 }
 
 Result<std::optional<WriteOutcome>> cameraOn(const CardBenchOptions& options,
-                                             const CardBehaviour& card) {
+                                             const CardBehaviour& card, std::uint64_t seed) {
     if (options.rate.empty())
         return std::optional<WriteOutcome>();
     const auto rate = placed(parseDataRate(options.rate), "--rate", options.rate);
@@ -80,10 +80,11 @@ Result<std::optional<WriteOutcome>> cameraOn(const CardBenchOptions& options,
     const auto hours = placed(parseDuration(options.simulate), "--simulate", options.simulate);
     if (!hours)
         return hours.error();
-    if (!(options.variation >= 0) || options.variation > 1)
-        return usage("--variation", trimmed(options.variation, 3), "0 to 1");
-    return std::optional(simulateWriting(
-        {*rate, Fraction(options.variation), Seconds(0.5), *buffer}, card, *hours, options.seed));
+    const auto variation = numberOf("--variation", options.variation, 0, 1, "0 to 1");
+    if (!variation)
+        return variation.error();
+    return std::optional(
+        simulateWriting({*rate, Fraction(*variation), Seconds(0.5), *buffer}, card, *hours, seed));
 }
 
 } // namespace
@@ -95,19 +96,21 @@ Result<int> media(const MediaOptions& options, std::ostream& out) {
     const auto capacity = sizeOf(options.capacity, "--capacity");
     if (!capacity)
         return capacity.error();
-    if (!(options.usable > 0) || options.usable > 1)
-        return usage("--usable", trimmed(options.usable, 4), "more than 0, up to 1");
-    if (!(options.peak >= 1) || options.peak > 3)
-        return usage("--peak", trimmed(options.peak, 4), "1 to 3");
+    const auto usable = numberOf("--usable", options.usable, 0.001, 1, "a share from 0.001 to 1");
+    if (!usable)
+        return usable.error();
+    const auto factor = numberOf("--peak", options.peak, 1, 3, "1 to 3");
+    if (!factor)
+        return factor.error();
     std::optional<SpeedClass> speed;
     if (!options.speedClass.empty()) {
         speed = findSpeedClass(options.speedClass);
         if (!speed)
             return usage("--class", options.speedClass,
-                         "a class such as C10, U3, V60, V90 or VPG400");
+                         "a class such as Class 10, U3, V60, V90 or VPG400");
     }
-    const Seconds time = recordTime(*capacity, options.usable, *rate);
-    const DataRate peak = *rate * options.peak;
+    const Seconds time = recordTime(*capacity, *usable, *rate);
+    const DataRate peak = *rate * *factor;
     const auto fit = cardFit(peak, speed ? speed->guaranteed : peak);
     if (options.json) {
         Json node = {{"record_time_s", time.value()},
@@ -141,11 +144,15 @@ Result<int> cardBench(const CardBenchOptions& options, std::ostream& out) {
         auto behaviour = parseCardBehaviour(options.simulated);
         if (!behaviour)
             return usage("--simulated", options.simulated, behaviour.error().expected);
-        SimulatedCard card(*behaviour, *size, options.seed);
+        const auto seed = wholeOf("--seed", options.seed, 0, INT64_MAX, "a whole number from 0");
+        if (!seed)
+            return seed.error();
+        const auto wear = static_cast<std::uint64_t>(*seed);
+        SimulatedCard card(*behaviour, *size, wear);
         const auto bench = benchCard(card, *size, block);
         if (!bench)
             return bench.error();
-        const auto camera = cameraOn(options, *behaviour);
+        const auto camera = cameraOn(options, *behaviour, wear);
         if (!camera)
             return camera.error();
         return tellBench(*bench, *camera, options.json, out);

@@ -46,9 +46,11 @@ Result<int> precision(const PrecisionOptions& options, std::ostream& out) {
     const auto context = resolve(*shoot, *setup);
     if (!context)
         return context.error();
-    const int bits = options.bits == 0 ? context->codec->depth.bits : options.bits;
-    if (bits < 8 || bits > 16)
-        return Error{ErrorCode::Usage, {}, "--bits", std::to_string(bits), "8 to 16"};
+    const auto wanted = options.bits.empty() ? Result<std::int64_t>(context->codec->depth.bits)
+                                             : wholeOf("--bits", options.bits, 8, 16, "8 to 16");
+    if (!wanted)
+        return wanted.error();
+    const int bits = static_cast<int>(*wanted);
     const auto found = precisionOf(*context, BitDepth{bits});
     const auto eight = eightBits(*context, shoot->brief.grade).answer;
     if (!options.json) {

@@ -11,6 +11,7 @@
 #include "io/readings_csv.h"
 #include "io/shoot_json.h"
 
+#include <algorithm>
 #include <ostream>
 
 namespace bslate::cli {
@@ -20,6 +21,7 @@ namespace {
 struct Bench {
     Kit kit;
     const Camera* camera = nullptr;
+    const Profile* profile = nullptr;
     Curve nominal;
     ExposureIndex base{0};
 };
@@ -27,6 +29,11 @@ struct Bench {
 Result<Bench> benchOf(const FitOptions& options) {
     Bench bench;
     if (options.kit.empty()) {
+        for (const auto& [name, text] :
+             {std::pair("--camera", options.camera), std::pair("--profile", options.profile),
+              std::pair("--base", options.base)})
+            if (!text.empty())
+                return usage(name, text, "a kit it belongs to: --kit");
         const auto standard = standardCurve(options.nominal.empty() ? "acescct" : options.nominal);
         if (!standard)
             return usage("--nominal", options.nominal, "acescct, bt709, hlg, pq or srgb");
@@ -45,14 +52,26 @@ Result<Bench> benchOf(const FitOptions& options) {
     if (!profile)
         return Error{ErrorCode::UnknownId, options.kit, "--profile", options.profile,
                      "one of " + listIds(bench.kit.profiles)};
+    const auto& taken = bench.camera->profiles;
+    if (std::find(taken.begin(), taken.end(), profile->id) == taken.end())
+        return usage("--profile", options.profile, "a profile of " + bench.camera->name);
+    bench.profile = profile;
     bench.nominal = profile->curve;
-    bench.base = bench.camera->bases.front().iso;
-    if (!options.base.empty()) {
-        const auto base = parseExposureIndex(options.base);
-        if (!base)
-            return usage("--base", options.base, base.error().expected);
-        bench.base = *base;
-    }
+    // The profile's own first base when none is asked for.
+    bench.base = nearestBase(*bench.camera, *profile,
+                             profile->bases.empty() ? bench.camera->bases.front().iso
+                                                    : profile->bases.front())
+                     .iso;
+    if (options.base.empty())
+        return bench;
+    const auto base = parseExposureIndex(options.base);
+    if (!base)
+        return usage("--base", options.base, base.error().expected);
+    if (nearestBase(*bench.camera, *profile, *base).iso != *base)
+        return usage("--base", options.base,
+                     "a base of " + bench.camera->name + " in " + profile->name + ": " +
+                         basesText(*bench.camera, *profile));
+    bench.base = *base;
     return bench;
 }
 
@@ -67,8 +86,12 @@ Json fitJson(const SeriesFit& fit, const std::vector<SeriesReading>& readings) {
         {"shift_stops", fit.shift.value()},
         {"flare_linear", fit.flare.value()},
         {"noise_floor_stops", fit.noiseFloor ? Json(fit.noiseFloor->value()) : Json(nullptr)}};
-    for (std::size_t c = 0; c < 3; ++c)
+    for (std::size_t c = 0; c < 3; ++c) {
         node["clip_stops"][kChannels[c]] = fit.clip[c] ? Json(fit.clip[c]->value()) : Json(nullptr);
+        node["clip_uncertainty_stops"][kChannels[c]] =
+            fit.clip[c] ? Json(fit.clipUncertainty[c].value()) : Json(nullptr);
+    }
+    node["scatter_codes_10bit"] = tenBitCodes(fit.scatter);
     node["clip_level_percent"] =
         fit.curve.end ? Json(levelOf(*fit.curve.end, fit.curve.range, BitDepth{10}).value())
                       : Json(nullptr);
@@ -97,11 +120,16 @@ void tell(const Json& node, std::ostream& out) {
         << fixedText(node["flare_linear"], 5) << "\n";
     for (const auto& [channel, clip] : node["clip_stops"].items())
         out << "clip " << channel << " "
-            << (clip.is_null() ? std::string("not reached") : fixedText(clip, 2)) << "\n";
+            << (clip.is_null() ? std::string("not reached")
+                               : fixedText(clip, 2) + " plus or minus " +
+                                     fixedText(node["clip_uncertainty_stops"][channel], 2))
+            << "\n";
     if (!node["noise_floor_stops"].is_null())
         out << "noise floor " << fixedText(node["noise_floor_stops"], 2) << "\n";
     if (node.contains("zebra_guard_percent"))
-        out << "zebra " << fixedText(node["zebra_guard_percent"], 1) << " %\n";
+        out << "zebra " << fixedText(node["zebra_guard_percent"], 1) << " % on "
+            << (node["zebra_measured_on"] == "recorded" ? "the recorded signal" : "the viewing LUT")
+            << "\n";
     for (const auto& reading : node["readings"])
         if (reading["fate"] == "outlier")
             out << "left out: " << fixedText(reading["stops"], 2) << " stops, off by "
@@ -109,8 +137,8 @@ void tell(const Json& node, std::ostream& out) {
 }
 
 Outcome writeMeasured(const FitOptions& options, const Bench& bench, const SeriesFit& fit,
-                      const std::vector<SeriesReading>& readings) {
-    Measurement measured = measurementOf(fit, readings, options.snr);
+                      const std::vector<SeriesReading>& readings, double snr) {
+    Measurement measured = measurementOf(fit, readings, snr);
     measured.camera = options.camera;
     measured.nominal = options.profile;
     measured.base = bench.base;
@@ -123,12 +151,13 @@ Outcome writeMeasured(const FitOptions& options, const Bench& bench, const Serie
 
 } // namespace
 
-Result<int> fit(const FitOptions& options, std::ostream& out) {
-    if (!(options.snr > 0 && options.snr <= 100))
-        return usage("--snr", std::to_string(options.snr),
-                     "a signal-to-noise ratio above 0 to 100");
-    if (options.bits < 8 || options.bits > 16)
-        return usage("--bits", std::to_string(options.bits), "8 to 16");
+Result<int> fit(const FitOptions& options, std::ostream& out, std::ostream& notes) {
+    const auto snr = snrOf(options.snr);
+    if (!snr)
+        return snr.error();
+    const auto bits = wholeOf("--bits", options.bits, 8, 16, "8 to 16");
+    if (!bits)
+        return bits.error();
     if (!options.output.empty() && options.kit.empty())
         return usage("--output", options.output, "a kit to put the profile into: --kit");
     const auto bench = benchOf(options);
@@ -143,18 +172,27 @@ Result<int> fit(const FitOptions& options, std::ostream& out) {
         return text.error();
     const auto range = bench->nominal.range;
     const auto readings =
-        io::readReadings(*text, {io::ReadingUnit::Auto, BitDepth{options.bits}, range});
+        io::readReadings(*text, {io::ReadingUnit::Auto, BitDepth{static_cast<int>(*bits)}, range});
     if (!readings)
         return inFile(readings.error());
-    const auto fitted = fitSeries(*readings, range, bench->nominal, options.snr);
+    const auto fitted = fitSeries(*readings, range, bench->nominal, *snr);
     if (!fitted)
         return inFile(fitted.error());
     Json node = fitJson(*fitted, *readings);
-    if (bench->camera)
-        if (const auto zebra = guardAfterTest(*bench->camera, *fitted))
-            node["zebra_guard_percent"] = zebra->value();
+    if (bench->camera) {
+        node["base_iso"] = bench->base.value();
+        if (options.base.empty())
+            notes << "bslate: fitted for base " << print(bench->base) << " of "
+                  << bench->camera->name << "; --base names another\n";
+        if (const auto zebra =
+                guardAfterTest(bench->kit, *bench->camera, *bench->profile, bench->base, *fitted)) {
+            node["zebra_guard_percent"] = zebra->set.value();
+            node["zebra_measured_on"] =
+                zebra->tap == ZebraTap::Recorded ? "recorded" : "viewing_lut";
+        }
+    }
     if (!options.output.empty())
-        if (const auto saved = writeMeasured(options, *bench, *fitted, *readings); !saved)
+        if (const auto saved = writeMeasured(options, *bench, *fitted, *readings, *snr); !saved)
             return saved.error();
     if (options.json)
         out << node.dump(2) << "\n";

@@ -23,10 +23,6 @@ Result<Q> placed(Result<Q> value, const char* option) {
     return error;
 }
 
-Error usage(const char* option, const std::string& got, std::string expected) {
-    return {ErrorCode::Usage, {}, option, got.substr(0, 40), std::move(expected)};
-}
-
 std::vector<std::string> split(const std::string& text, char at) {
     std::vector<std::string> pieces(1);
     for (const char c : text)
@@ -55,12 +51,13 @@ Result<PulsedLight> lightFrom(const std::string& text) {
     PulsedLight light;
     light.frequency = *frequency;
     if (parts.size() > 1) {
-        // "1" is all of it here, as "0.8" is 80 %; above 1 the number is percent.
-        const bool bare = parts[1].find_first_of(".%") == std::string::npos;
-        const auto depth = placed(parseFraction(bare ? parts[1] + ".0" : parts[1]), option);
-        if (!depth)
-            return depth.error();
-        light.depth = *depth;
+        const bool percent = parts[1].find('%') != std::string::npos;
+        const auto share = percent ? parseFraction(parts[1]) : Result<Fraction>(Fraction(0));
+        const auto number = percent ? Result<double>(share ? share->value() : -1)
+                                    : numberOf(option, parts[1], 0, 1, {});
+        if (!share || !number)
+            return usage(option, text, "a depth from 0 to 1, or in percent as 80%");
+        light.depth = Fraction(*number);
     }
     if (parts.size() > 2) {
         const auto known = std::find_if(names.begin(), names.end(),

@@ -4,7 +4,9 @@
 #include "io/ocio.h"
 
 #include <cmath>
+#include <locale>
 #include <sstream>
+#include <vector>
 
 namespace bslate::io {
 namespace {
@@ -67,7 +69,7 @@ OCIO::TransformRcPtr matrixTransform(const RatingLut& lut) {
 
 double toneOf(const RatingLut& lut, double light) {
     if (!lut.look)
-        return displaySignal(SceneLinear(light)).value();
+        return shownSignal(lut.curve, lut.ready, SceneLinear(light)).value();
     const Curve tone{lut.look->tone, CodeRange::Legal, std::nullopt};
     return std::clamp(encode(tone, SceneLinear(light)).value(), 0.0, 1.0);
 }
@@ -99,6 +101,7 @@ void describeIn(OCIO::FormatMetadata& metadata, const LutNote& note) {
 Result<std::string> written(const OCIO::GroupTransformRcPtr& group, const char* format) {
     try {
         std::ostringstream out;
+        out.imbue(std::locale::classic());
         group->write(OCIO::Config::CreateRaw(), format, out);
         return out.str();
     } catch (const OCIO::Exception& problem) {
@@ -143,23 +146,28 @@ Result<std::string> cdlText(const RatingLut& lut, CdlForm form, const LutNote& n
         if (line.find("Output") == std::string::npos)
             group->getFormatMetadata().addChildElement("Description", line.c_str());
     const double gain = ratio(lut.gain);
-    auto linear = correction("rating-linear", "The rating alone: apply to scene-linear light");
-    const double slope[3] = {gain, gain, gain};
-    linear->setSlope(slope);
-    group->appendTransform(linear);
-    if (form == CdlForm::Correction)
-        return written(group, "ColorCorrection");
+    std::vector<OCIO::CDLTransformRcPtr> ratings;
+    // The signal that people put a CDL on comes first.
     if (const auto* log = std::get_if<CameraLog>(&lut.curve.family)) {
-        auto shifted = correction("rating-log", "The rating alone: apply to the recorded log "
-                                                "signal; darks near its straight part differ");
+        auto shifted = correction("rating-log", "For the recorded log signal: the rating alone; "
+                                                "darks near its straight part differ");
         const double shift = log->logSideSlope * std::log2(gain) / std::log2(log->base);
         const double offset[3] = {shift, shift, shift};
         shifted->setOffset(offset);
-        group->appendTransform(shifted);
+        ratings.push_back(shifted);
+    }
+    auto linear = correction("rating-linear", "For scene-linear light: the rating alone");
+    const double slope[3] = {gain, gain, gain};
+    linear->setSlope(slope);
+    ratings.push_back(linear);
+    for (const auto& rating : ratings) {
+        group->appendTransform(rating);
+        if (form == CdlForm::Correction)
+            return written(group, "ColorCorrection");
     }
     if (lut.look) {
-        auto colour = correction("look-saturation", "The look's saturation: apply to the display "
-                                                    "signal; its tone needs the LUT");
+        auto colour = correction("look-saturation", "For the display signal: the look's "
+                                                    "saturation; its tone needs the LUT");
         colour->setSat(lut.look->colour.saturation);
         group->appendTransform(colour);
     }

@@ -18,9 +18,10 @@ namespace bslate::io {
 enum class CdlForm { Correction, Collection, DecisionList };
 
 /// ASC CDL 1.2 can hold gain, offset, power and saturation, so it carries the rating and a look's
-/// saturation, never a curve. Correction: the rating as slope, for scene-linear light. The other
-/// two forms add the same rating as an offset of the log signal when the curve is camera-log
-/// (exact far above its straight part) and the look's saturation for the display signal.
+/// saturation, never a curve. Each correction says which signal it is for: the recorded log signal
+/// comes first when the curve is camera-log (an offset, exact far above its straight part), then
+/// scene-linear light (a slope). Correction holds the first alone; the other two forms hold all,
+/// with the look's saturation for the display signal.
 [[nodiscard]] Result<std::string> cdlText(const RatingLut& lut, CdlForm form, const LutNote& note);
 
 } // namespace bslate::io

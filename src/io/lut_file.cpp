@@ -37,7 +37,9 @@ LutNote noteFor(const Shoot& shoot, const SetupContext& context, const Evaluatio
         "Rating undone: " + print(at.ratingOffset) + " stops (EI " + print(context.setup->rating) +
             " on base " + print(at.base) + ")",
         recipe ? "Output: the look \"" + recipe->name + "\" on BT.709, 0..1"
-               : "Output: BT.709 OETF to 60 % scene light, then a roll-off that approaches 1.0",
+        : profile.ready
+            ? "Output: the ready look itself with the rating undone, 0..1"
+            : "Output: BT.709 OETF to 60 % scene light, then a roll-off that approaches 1.0",
     };
     return note;
 }
@@ -97,7 +99,11 @@ Result<Parts> partsOf(const Shoot& shoot, const Setup& setup, const std::string&
                      recipe,
                      names.empty() ? "a recipe in the kit" : names};
     }
-    parts.lut = {context->profile->curve, context->profile->gamut, parts.at.ratingOffset, {}};
+    parts.lut = {context->profile->curve,
+                 context->profile->gamut,
+                 parts.at.ratingOffset,
+                 {},
+                 context->profile->ready};
     if (parts.recipe)
         parts.lut.look = parts.recipe->look;
     return parts;

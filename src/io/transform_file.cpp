@@ -1,5 +1,6 @@
 #include "io/transform_file.h"
 
+#include "core/quantity/print.h"
 #include "io/files.h"
 #include "io/lut_text.h"
 #include "io/ocio.h"
@@ -106,7 +107,7 @@ Result<std::vector<FitPoint>> neutralPoints(const Decoder& decoder) {
     for (std::size_t i = first; i <= last; ++i) {
         if (i > first && light[i] < light[i - 1] * (1 - 1e-5) - 1e-9)
             return unusable("light that falls at signal " +
-                                std::to_string(static_cast<double>(i) / (kNeutralSteps - 1)),
+                                fixedText(static_cast<double>(i) / (kNeutralSteps - 1), 4),
                             "light that rises along the grey axis");
         if (points.empty() || light[i] > points.back().light.value())
             points.push_back(
@@ -359,6 +360,24 @@ OCIO::ConstTransformRcPtr builtIn(const OCIO::ConstBuiltinTransformRegistryRcPtr
     return transform;
 }
 
+// A recorded signal reaches scene light well beyond diffuse white, and not all there is.
+Outcome decodesARecording(const OCIO::ConstTransformRcPtr& transform) {
+    constexpr double kBeyondWhite = 1.5;
+    constexpr std::string_view wanted = "a transform that turns a recorded signal into scene light";
+    const auto decoder = decoderOf(transform, TransformSense::SignalToLight);
+    if (!decoder)
+        return decoder.error();
+    if (const auto axis = neutralPoints(*decoder); !axis)
+        return axis.error();
+    if (!looksLikeDecoding(decoder->neutral))
+        return unusable("a transform that makes a picture for a display out of light",
+                        std::string(wanted));
+    if (!(decoder->neutral.back() > kBeyondWhite))
+        return unusable("a transform that ends at diffuse white, as a display's picture does",
+                        std::string(wanted));
+    return Done{};
+}
+
 } // namespace
 
 std::vector<BuiltIn> builtInTransforms() {
@@ -366,12 +385,8 @@ std::vector<BuiltIn> builtInTransforms() {
     const auto registry = OCIO::BuiltinTransformRegistry::Get();
     std::vector<BuiltIn> list;
     for (std::size_t i = 0; i < registry->getNumBuiltins(); ++i) {
-        BuiltIn item{i, registry->getBuiltinStyle(i), registry->getBuiltinDescription(i), false};
-        const auto decoder = decoderOf(builtIn(registry, i), TransformSense::SignalToLight);
-        // A recorded signal reaches scene light well beyond diffuse white, and not all there is.
-        item.camera = decoder && neutralPoints(*decoder) && looksLikeDecoding(decoder->neutral) &&
-                      decoder->neutral.back() > 1.5;
-        list.push_back(std::move(item));
+        list.push_back({i, registry->getBuiltinStyle(i), registry->getBuiltinDescription(i),
+                        decodesARecording(builtIn(registry, i)).ok()});
     }
     return list;
 }
@@ -382,6 +397,8 @@ Result<ImportedTransform> importBuiltIn(std::size_t index) {
     if (index >= registry->getNumBuiltins())
         return unusable(std::to_string(index),
                         "an index from 0 to " + std::to_string(registry->getNumBuiltins() - 1));
+    if (auto recording = decodesARecording(builtIn(registry, index)); !recording)
+        return recording.error();
     return takeApart(
         builtIn(registry, index), registry->getBuiltinStyle(index),
         {TransformSense::SignalToLight, LightSpace::Ap0, std::nullopt, {}, CodeRange::Full});

@@ -6,12 +6,18 @@
 
 #include <gtest/gtest.h>
 
+#include <clocale>
+#include <cstdlib>
+
 int main(int argc, char** argv) {
     qputenv("QT_QPA_PLATFORM", qEnvironmentVariable("QT_QPA_PLATFORM", "offscreen").toUtf8());
     ::testing::InitGoogleTest(&argc, argv);
     QStandardPaths::setTestModeEnabled(true);
     QApplication application(argc, argv);
     QLocale::setDefault(QLocale::c());
+    const char* wanted = std::getenv("BSLATE_DECIMAL_POINT");
+    if (wanted && std::localeconv()->decimal_point != std::string_view(wanted))
+        qFatal("this locale has no decimal \"%s\"", wanted);
     bslate::app::installPaintedAccess();
     return RUN_ALL_TESTS();
 }

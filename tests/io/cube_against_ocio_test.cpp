@@ -194,7 +194,11 @@ TEST(CdlFile, CarriesTheRatingBothWays) {
         ocio::CDLTransform::CreateFromFile((folder / "a.ccc").c_str(), "look-saturation");
     EXPECT_NEAR(saturation->getSat(), 0.85, 1e-9);
     ASSERT_TRUE(writeFileAtomically(folder / "a.cc", *cdlText(lut, CdlForm::Correction, note)));
-    EXPECT_NEAR(through("a.cc", "", 0.36), 0.18, 1e-6);
+    EXPECT_NEAR(through("a.cc", "", 0.5), 0.5 - 0.0735, 1e-6) << "the log signal comes first";
+    RatingLut plain = lut;
+    plain.curve = bt709();
+    ASSERT_TRUE(writeFileAtomically(folder / "b.cc", *cdlText(plain, CdlForm::Correction, note)));
+    EXPECT_NEAR(through("b.cc", "", 0.36), 0.18, 1e-6) << "no log signal: scene-linear light";
     const auto list = cdlText(lut, CdlForm::DecisionList, note);
     ASSERT_TRUE(list.ok());
     EXPECT_NE(list->find("<ColorDecisionList"), std::string::npos);

@@ -41,7 +41,8 @@ TEST_P(DemoShows, ThisJudgement) {
 }
 
 const Shown kShown[] = {
-    {"1A", "scene-fits", Severity::Good},
+    {"1A", "light-climbs-out:sky", Severity::Fault},
+    {"2A", "place-or-highlight", Severity::Caution},
     {"1A", "rated-over", Severity::Note},
     {"1A", "safety-sun", Severity::Note},
     {"2A", "patch-clipped:sky", Severity::Fault},

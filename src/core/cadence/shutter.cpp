@@ -28,9 +28,9 @@ bool fitsFrame(const Shutter& shutter, FrameRate rate) {
 
 std::span<const Seconds> thirdStopTimes() {
     static const auto times = [] {
-        constexpr std::array<int, 26> denominators = {
-            24,  25,  30,  40,  50,   60,   80,   100,  125,  160,  200,  250,  320,
-            400, 500, 640, 800, 1000, 1250, 1600, 2000, 2500, 3200, 4000, 6400, 8000};
+        constexpr std::array<int, 27> denominators = {
+            24,  25,  30,  40,   50,   60,   80,   100,  125,  160,  200,  250,  320, 400,
+            500, 640, 800, 1000, 1250, 1600, 2000, 2500, 3200, 4000, 5000, 6400, 8000};
         std::array<Seconds, denominators.size()> result;
         std::transform(denominators.begin(), denominators.end(), result.begin(),
                        [](int n) { return Seconds(1.0 / n); });
@@ -41,8 +41,9 @@ std::span<const Seconds> thirdStopTimes() {
 
 std::span<const Seconds> halfStopTimes() {
     static const auto times = [] {
-        constexpr std::array<int, 17> denominators = {
-            24, 30, 45, 60, 90, 125, 180, 250, 350, 500, 750, 1000, 1500, 2000, 3000, 4000, 8000};
+        constexpr std::array<int, 18> denominators = {24,   30,   45,   60,   90,   125,
+                                                      180,  250,  350,  500,  750,  1000,
+                                                      1500, 2000, 3000, 4000, 6000, 8000};
         std::array<Seconds, denominators.size()> result;
         for (std::size_t i = 0; i < result.size(); ++i)
             result[i] = Seconds(1.0 / denominators[i]);
@@ -130,6 +131,18 @@ Shutter stepShutter(const ShutterDial& dial, const Shutter& from, int steps, Fra
     const int last = static_cast<int>(times.size()) - 1;
     const int place = placeOf(times, exposureTime(from, rate)) + steps;
     return times[static_cast<std::size_t>(std::clamp(place, 0, last))];
+}
+
+Shutter moveShutter(const ShutterDial& dial, const Shutter& from, Stops by, FrameRate rate) {
+    const Seconds now = exposureTime(from, rate);
+    const Seconds wanted(std::min(now.value() * ratio(by), 1.0 / rate.toDouble()));
+    const Shutter aim =
+        clicksInAngles(dial, from) ? Shutter(shutterAngle(wanted, rate)) : Shutter(wanted);
+    const Shutter reached = nearestOnDial(dial, aim, rate);
+    const double moved = stopsBetween(exposureTime(reached, rate), now).value();
+    if (by.value() == 0 || moved * by.value() > 1e-9)
+        return reached;
+    return stepShutter(dial, from, by > Stops(0) ? 1 : -1, rate); // the dial is coarser than that
 }
 
 } // namespace bslate

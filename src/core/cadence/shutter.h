@@ -42,6 +42,11 @@ struct ShutterDial {
 [[nodiscard]] Shutter stepShutter(const ShutterDial& dial, const Shutter& from, int steps,
                                   FrameRate rate);
 
+/// The setting nearest to `by` stops more light (or less, negative), at least one click of the
+/// dial away; at the end of the dial it stays.
+[[nodiscard]] Shutter moveShutter(const ShutterDial& dial, const Shutter& from, Stops by,
+                                  FrameRate rate);
+
 /// The setting of the dial nearest in stops to `wanted` that fits the frame. A dial that offers
 /// nothing, or nothing that fits, gives `wanted` back. An angle-taking dial keeps a typed time
 /// when it offers that very time.

@@ -1,6 +1,7 @@
 #include "core/kit/kit.h"
 
 #include "core/base/find_by_id.h"
+#include "core/quantity/parse.h"
 
 #include <algorithm>
 
@@ -27,6 +28,21 @@ FNumber fNumberOf(const Lens& lens, TStop iris) {
     if (!lens.wideF)
         return FNumber(iris.value());
     return FNumber(iris.value() * lens.wideF->value() / lens.widest.value());
+}
+
+std::optional<TStop> tStopOf(const Lens& lens, FNumber iris) {
+    if (!lens.wideF)
+        return std::nullopt;
+    return TStop(iris.value() * lens.widest.value() / lens.wideF->value());
+}
+
+Result<TStop> irisOn(const Lens* lens, std::string_view text) {
+    const auto typed = parseTStop(text);
+    if (typed || !lens)
+        return typed;
+    const auto geometric = parseFNumber(text);
+    const auto iris = geometric ? tStopOf(*lens, *geometric) : std::nullopt;
+    return iris ? Result<TStop>(*iris) : typed;
 }
 
 std::vector<Filter> filtersFor(const Kit& kit, const Camera& camera) {

@@ -32,6 +32,12 @@ struct Lens {
 /// `N = T * wideF / wideT`; the T-stop's own number when the lens gives no f-number.
 [[nodiscard]] FNumber fNumberOf(const Lens& lens, TStop iris);
 
+/// `T = N * wideT / wideF`; none when the lens gives no f-number.
+[[nodiscard]] std::optional<TStop> tStopOf(const Lens& lens, FNumber iris);
+/// An iris typed for a lens: a T-stop, or an f-number where the lens says how much it passes. Fails
+/// as parseTStop() does.
+[[nodiscard]] Result<TStop> irisOn(const Lens* lens, std::string_view text);
+
 struct Kit {
     std::string name;
     std::vector<Camera> cameras;

@@ -14,6 +14,12 @@ Stops lossOf(const NdLabel& label) {
     return Stops();
 }
 
+bool isUnusualFactor(const NdLabel& label) {
+    const double stops = std::log2(label.value);
+    return label.tradition == NdTradition::Factor && label.value < 10 &&
+           std::abs(stops - std::round(stops)) > 1e-9;
+}
+
 Density densityOf(Stops loss) {
     return Density(loss.value() * std::log10(2.0));
 }

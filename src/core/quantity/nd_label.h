@@ -20,6 +20,10 @@ struct NdLabel {
 /// factor, the value itself for stops.
 [[nodiscard]] Stops lossOf(const NdLabel& label);
 
+/// True for a whole factor that hardly any filter has: ND3 or ND6, where a density or stops may
+/// have been meant. Factors of usual filters are powers of two, and from 10 up.
+[[nodiscard]] bool isUnusualFactor(const NdLabel& label);
+
 /// log10(2) * stops.
 [[nodiscard]] Density densityOf(Stops loss);
 

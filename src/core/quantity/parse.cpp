@@ -58,11 +58,12 @@ Result<Seconds> parseSeconds(std::string_view text) {
 
 namespace {
 // A mark, and so many stops past it when a fraction follows: T8 2/3 is two thirds past T8.
-Result<double> readAperture(std::string_view text, std::string_view expected) {
+Result<double> readAperture(std::string_view text, std::string_view letter,
+                            std::string_view expected) {
     const auto typed = scan(text, expected);
     if (!typed)
         return typed.error();
-    if (!contains({"", "t", "f"}, typed->prefix) || !typed->unit.empty() || typed->ratio)
+    if (!contains({"", letter}, typed->prefix) || !typed->unit.empty() || typed->ratio)
         return refuse(ErrorCode::UnknownUnit, text, expected);
     const double mark = apertureMeant(typed->mixed ? typed->whole : typed->value);
     const double meant = mark * std::exp2(typed->rest / 2);
@@ -88,26 +89,34 @@ Result<double> readShare(std::string_view text, std::string_view expected) {
 } // namespace
 
 Result<TStop> parseTStop(std::string_view text) {
-    const auto value = readAperture(text, "an iris such as T2.8, f/2.8 or T8 2/3, from 0.5 to 128");
+    const auto value =
+        readAperture(text, "t",
+                     "a T-stop such as T2.8 or T8 2/3, from 0.5 to 128; an f-number is brighter "
+                     "than it says by what the glass takes");
     if (!value)
         return value.error();
     return TStop(*value);
 }
 
 Result<FNumber> parseFNumber(std::string_view text) {
-    const auto value = readAperture(text, "an f-number such as f/2.8 or f/8 2/3, from 0.5 to 128");
+    const auto value =
+        readAperture(text, "f", "an f-number such as f/2.8 or f/8 2/3, from 0.5 to 128");
     if (!value)
         return value.error();
     return FNumber(*value);
 }
 
 Result<ShutterAngle> parseShutterAngle(std::string_view text) {
-    return readAs<ShutterAngle>(text, {"an angle such as 172.8 or 172.8°, above 0 up to 360",
-                                       {},
-                                       {{"", 1}, {"deg", 1}, {"degrees", 1}},
-                                       0,
-                                       360,
-                                       true});
+    const Accepts accepts = {"an angle such as 172.8 or 172.8°, above 0 up to 360",
+                             {},
+                             {{"", 1}, {"deg", 1}, {"degrees", 1}},
+                             0,
+                             360,
+                             true};
+    const auto scanned = scan(text, accepts.expected);
+    if (scanned && scanned->ratio) // 1/50 is a time
+        return refuse(ErrorCode::UnknownUnit, text, accepts.expected);
+    return readAs<ShutterAngle>(text, accepts);
 }
 
 Result<Shutter> parseShutter(std::string_view text) {

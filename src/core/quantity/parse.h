@@ -19,9 +19,9 @@ namespace bslate {
 /// `1/50`, `0.02 s`, `20 ms`, `1/50 s`; (0, 3600] s.
 [[nodiscard]] Result<Seconds> parseSeconds(std::string_view text);
 
-/// `T2.8`, `2.8`, `f/2.8`, `f2.8`, `T8 2/3`, `f/4⅓`; [0.5, 128]. Marks of the full-, half- and
-/// third-stop scales mean their exact powers of two (aperture_marks.h); other numbers are literal.
-/// A fraction after a number is so many stops past it.
+/// `T2.8`, `2.8`, `T8 2/3`, and `f/2.8`, `f2.8`, `f/4⅓` for an f-number alone; [0.5, 128]. Marks of
+/// the full-, half- and third-stop scales mean their exact powers of two (aperture_marks.h); other
+/// numbers are literal. A fraction after a number is so many stops past it.
 [[nodiscard]] Result<TStop> parseTStop(std::string_view text);
 [[nodiscard]] Result<FNumber> parseFNumber(std::string_view text);
 

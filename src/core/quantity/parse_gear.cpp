@@ -139,6 +139,8 @@ Result<Seconds> parseDuration(std::string_view text) {
         if (number < 0)
             return refuse(ErrorCode::NotANumber, text, kDurationExpected);
         if (clock) {
+            if (number >= 60)
+                return refuse(ErrorCode::OutOfRange, text, kDurationExpected);
             total += number;
             if (!rest.empty())
                 return refuse(ErrorCode::UnknownUnit, text, kDurationExpected);

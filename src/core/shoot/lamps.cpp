@@ -4,11 +4,11 @@
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
 #include "core/quantity/scan.h"
+#include "core/shoot/line_words.h"
 #include "core/shoot/scene_words.h"
 
 #include <algorithm>
 #include <optional>
-#include <sstream>
 
 namespace bslate {
 namespace {
@@ -142,9 +142,8 @@ std::vector<PulsedLight> lightsOf(const Scene& scene, Hertz mains) {
 
 Result<Source> parseLampLine(std::string_view text) {
     Reader reader;
-    std::istringstream words{std::string(text.substr(0, 400))};
-    for (std::string typed; words >> typed;) {
-        const auto known = reader.read(lowered(typed));
+    for (const auto& [typed, isName] : lineWords(text.substr(0, 400))) {
+        const auto known = isName ? Result<bool>(false) : reader.read(lowered(typed));
         if (!known)
             return Error{known.error().code, {}, {}, typed, known.error().expected};
         if (!*known)
@@ -168,22 +167,39 @@ Result<Source> parseLampLine(std::string_view text) {
     return source;
 }
 
-std::string lineOf(const Source& source) {
+namespace {
+
+// In percent as people write it, else the number itself.
+std::string shareWord(Fraction share) {
+    const std::string percent = trimmed(share.value() * 100, 6) + "%";
+    const auto read = parseFraction(percent);
+    return read && *read == share ? percent : spell(share);
+}
+
+std::string lineWith(const Source& source, const std::string& name) {
     const std::string word(wordOf(source.kind));
-    std::string line = source.name == word ? word : source.name + " " + word;
+    std::string line = source.name == word ? word : name + " " + word;
     const auto add = [&](const std::string& piece) { line += " " + compact(piece); };
-    const auto percent = [](Fraction share) { return trimmed(share.value() * 100, 6) + "%"; };
     if (source.pulses)
         add(spell(*source.pulses));
     if (source.depth)
-        add("depth" + percent(*source.depth));
+        add("depth" + shareWord(*source.depth));
     if (source.duty)
-        add("duty" + percent(*source.duty));
+        add("duty" + shareWord(*source.duty));
     if (source.share)
-        add("share" + percent(*source.share));
+        add("share" + shareWord(*source.share));
     for (const auto& harmonic : source.harmonics)
-        add("h" + std::to_string(harmonic.order) + ":" + percent(harmonic.depth));
+        add("h" + std::to_string(harmonic.order) + ":" + shareWord(harmonic.depth));
     return line;
+}
+
+} // namespace
+
+std::string lineOf(const Source& source) {
+    const std::string plain = lineWith(source, source.name);
+    const std::string safe = lineWith(source, quoted(source.name));
+    const auto read = parseLampLine(plain), meant = parseLampLine(safe);
+    return read && meant && *read == *meant ? plain : safe;
 }
 
 } // namespace bslate

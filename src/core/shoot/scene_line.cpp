@@ -2,6 +2,7 @@
 
 #include "core/quantity/parse.h"
 #include "core/quantity/scan.h"
+#include "core/shoot/line_words.h"
 #include "core/shoot/scene_words.h"
 
 #include <algorithm>
@@ -17,24 +18,16 @@ bool isDigit(char c) {
     return c >= '0' && c <= '9';
 }
 
-// Split at spaces; a comma ends a word but never splits one, so that "4,5lx" is not read as 5 lx.
-std::vector<std::string> wordsOf(std::string_view text) {
-    std::vector<std::string> words;
-    std::string word;
-    const auto finish = [&] {
-        while (!word.empty() && (word.back() == ',' || word.back() == ';'))
-            word.pop_back();
-        if (!word.empty())
+// A comma ends a word but never splits one, so that "4,5lx" is not read as 5 lx.
+std::vector<LineWord> wordsOf(std::string_view text) {
+    std::vector<LineWord> words;
+    for (auto& word : lineWords(text)) {
+        while (!word.quoted && !word.text.empty() &&
+               (word.text.back() == ',' || word.text.back() == ';'))
+            word.text.pop_back();
+        if (word.quoted || !word.text.empty())
             words.push_back(std::move(word));
-        word.clear();
-    };
-    for (const char c : text) {
-        if (c == ' ' || c == '\t')
-            finish();
-        else
-            word += c;
     }
-    finish();
     return words;
 }
 
@@ -50,6 +43,7 @@ bool isSceneNumber(std::string_view word) {
 
 struct Reader {
     std::vector<std::string> words;
+    std::vector<bool> quoted; // of each word: it is a name whatever it says
     std::size_t at = 0;
     SceneLine line;
     std::optional<LightReading> reading;
@@ -67,7 +61,12 @@ struct Reader {
     }
 
     [[nodiscard]] std::string pair() const {
-        return at + 1 < words.size() ? words[at] + " " + words[at + 1] : std::string();
+        return at + 1 < words.size() && !quoted[at + 1] ? words[at] + " " + words[at + 1]
+                                                        : std::string();
+    }
+    bool named() {
+        line.scene.name += (line.scene.name.empty() ? "" : " ") + words[at];
+        return take(LinePart::Name);
     }
 
     bool number();
@@ -85,9 +84,11 @@ struct Reader {
 };
 
 bool Reader::number() {
-    if (at != 0 || !isSceneNumber(words[0]))
+    // "#" makes a number of whatever follows it.
+    const bool told = at == 0 && words[0].size() > 1 && words[0].front() == '#';
+    if (at != 0 || !(told || isSceneNumber(words[0])))
         return false;
-    line.scene.number = words[0];
+    line.scene.number = told ? words[0].substr(1) : words[0];
     return take(LinePart::Number);
 }
 
@@ -247,10 +248,11 @@ bool Reader::motion() {
 
 bool Reader::length() {
     auto& scene = line.scene;
-    const auto named = [](const std::string& word) {
+    const auto isLength = [](const std::string& word) {
         return word.find_first_of("hms") != std::string::npos && isDigit(word.front());
     };
-    if (lowered(words[at]) == "all" && at + 1 < words.size() && named(words[at + 1])) {
+    if (lowered(words[at]) == "all" && at + 1 < words.size() && !quoted[at + 1] &&
+        isLength(words[at + 1])) {
         if (const auto footage = parseDuration(words[at + 1])) {
             scene.footage = *footage;
             return take(LinePart::Footage, 2);
@@ -259,7 +261,7 @@ bool Reader::length() {
     }
     for (const std::size_t count : {std::size_t{1}, std::size_t{2}}) {
         const std::string text = count == 1 ? words[at] : pair();
-        if (text.empty() || !named(lowered(text)) ||
+        if (text.empty() || !isLength(lowered(text)) ||
             (count == 2 && !std::all_of(words[at].begin(), words[at].end(), isDigit)))
             continue;
         const auto time = parseDuration(text);
@@ -292,6 +294,11 @@ bool Reader::small() {
 }
 
 void Reader::next() {
+    if (quoted[at]) {
+        if (!(at == 0 && words[0].starts_with('#') && number()))
+            named();
+        return;
+    }
     if (number() || change() || word() || day() || source() || depth() || motion() || small() ||
         length() || light())
         return;
@@ -308,8 +315,7 @@ void Reader::next() {
         ++at;
         return;
     }
-    line.scene.name += (line.scene.name.empty() ? "" : " ") + typed;
-    take(LinePart::Name);
+    named();
 }
 
 void Reader::finish() {
@@ -339,7 +345,10 @@ Result<SceneLine> parseSceneLine(std::string_view text) {
                      std::string(text.substr(0, 40)),
                      "a line of at most 400 characters"};
     Reader reader;
-    reader.words = wordsOf(text);
+    for (auto& word : wordsOf(text)) {
+        reader.words.push_back(std::move(word.text));
+        reader.quoted.push_back(word.quoted);
+    }
     while (reader.at < reader.words.size() && !reader.error)
         reader.next();
     if (reader.error)

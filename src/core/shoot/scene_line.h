@@ -9,6 +9,7 @@
 
 /// A scene typed as one line, the way people jot a day down:
 /// `2A doorway int 26cd/m2 talk 12min`. Words in any order; what is not understood is the name.
+/// What stands in quotes is name as well, and `#` in front makes a number of the first word.
 namespace bslate {
 
 /// What one piece of the line was taken for, for the preview.
@@ -49,7 +50,8 @@ struct SceneLine {
 /// OutOfRange when a piece looks like a quantity but cannot be one (the piece is in `got`).
 [[nodiscard]] Result<SceneLine> parseSceneLine(std::string_view text);
 
-/// The line that gives this scene back: what parseSceneLine understands of it.
+/// The line that gives this scene back: `rewritten(scene, *parseSceneLine(lineOf(scene)))` is the
+/// scene. A name that would be taken for something else stands in quotes.
 [[nodiscard]] std::string lineOf(const Scene& scene);
 
 /// Gives an existing scene what a line says, keeping its id, note, patches beside the grey card

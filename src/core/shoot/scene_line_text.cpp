@@ -1,5 +1,6 @@
 #include "core/quantity/number_text.h"
 #include "core/quantity/print.h"
+#include "core/shoot/line_words.h"
 #include "core/shoot/scene_line.h"
 #include "core/shoot/scene_words.h"
 
@@ -46,14 +47,23 @@ std::vector<Source> keptSources(const std::vector<Source>& before, std::vector<S
 
 } // namespace
 
-std::string lineOf(const Scene& scene) {
+namespace {
+
+std::string numberWord(const std::string& number) {
+    const bool spaced = number.find_first_of(" \t\"") != std::string::npos;
+    const auto alone = parseSceneLine(number + " x");
+    const bool read = alone && alone->scene.number == number && alone->scene.name == "x";
+    return number.empty() || read ? number : spaced ? quoted("#" + number) : "#" + number;
+}
+
+std::string lineWith(const Scene& scene, const std::string& name) {
     std::string line;
     const auto add = [&](const std::string& piece) {
         if (!piece.empty())
             line += (line.empty() ? "" : " ") + piece;
     };
-    add(scene.number);
-    add(scene.name);
+    add(numberWord(scene.number));
+    add(name);
     if (scene.day > 1)
         add("day" + std::to_string(scene.day));
     if (scene.start)
@@ -98,6 +108,15 @@ std::string lineOf(const Scene& scene) {
     return line;
 }
 
+} // namespace
+
+std::string lineOf(const Scene& scene) {
+    const std::string plain = lineWith(scene, scene.name);
+    const std::string safe = lineWith(scene, quoted(scene.name));
+    const auto read = parseSceneLine(plain), meant = parseSceneLine(safe);
+    return read && meant && read->scene == meant->scene ? plain : safe;
+}
+
 Scene rewritten(const Scene& scene, const SceneLine& line) {
     Scene result = line.scene;
     result.id = scene.id;
@@ -114,7 +133,8 @@ Scene rewritten(const Scene& scene, const SceneLine& line) {
             }
             return result;
         }
-    result.patches.insert(result.patches.begin(), typed);
+    if (!typed.estimated || result.described != scene.described)
+        result.patches.insert(result.patches.begin(), typed);
     return result;
 }
 

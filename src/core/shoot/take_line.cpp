@@ -4,6 +4,7 @@
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
 #include "core/quantity/scan.h"
+#include "core/shoot/line_words.h"
 
 #include <algorithm>
 #include <cmath>
@@ -16,46 +17,66 @@ constexpr std::size_t kLongestLine = 400;
 constexpr std::string_view kForm = "setups, a length, and whole, a time or gap5min if wanted: "
                                    "4A+4B 70min whole 13:00";
 
-std::vector<std::string_view> wordsOf(std::string_view text) {
-    std::vector<std::string_view> words;
-    for (std::size_t at = 0; at < text.size();) {
-        const auto start = text.find_first_not_of(" \t", at);
-        if (start == std::string_view::npos)
-            break;
-        const auto end = std::min(text.find_first_of(" \t", start), text.size());
-        words.push_back(text.substr(start, end - start));
-        at = end;
-    }
-    return words;
-}
-
 Error wrong(ErrorCode code, std::string_view got, std::string expected) {
     return {code, {}, {}, std::string(got.substr(0, 60)), std::move(expected)};
 }
 
-Result<std::vector<std::string>> setupsIn(const Shoot& shoot, std::string_view word) {
+// The numbers of setups joined by plus signs; one that holds a plus or a space is in quotes.
+std::vector<std::string> numbersIn(std::string_view text, std::size_t& at) {
+    std::vector<std::string> numbers(1);
+    while (at < text.size() && text[at] != ' ' && text[at] != '\t') {
+        if (text[at] == '+') {
+            numbers.emplace_back();
+            ++at;
+        } else if (text[at] == '"') {
+            for (++at; at < text.size() && text[at] != '"'; ++at) {
+                if (text[at] == '\\' && at + 1 < text.size())
+                    ++at;
+                numbers.back() += text[at];
+            }
+            ++at;
+        } else {
+            numbers.back() += text[at++];
+        }
+    }
+    return numbers;
+}
+
+const Setup* setupNumbered(const Shoot& shoot, const std::string& number) {
+    const Setup* found = nullptr;
+    for (const auto& setup : shoot.setups) {
+        if (setup.number == number)
+            return &setup;
+        if (!found && lowered(setup.number) == lowered(number))
+            found = &setup;
+    }
+    return found;
+}
+
+Result<std::vector<std::string>> setupsIn(const Shoot& shoot, const std::vector<std::string>& words,
+                                          std::string_view text) {
     std::vector<std::string> ids;
     std::set<std::string> cameras;
-    for (std::size_t at = 0; at <= word.size();) {
-        const auto end = std::min(word.find('+', at), word.size());
-        const auto number = lowered(word.substr(at, end - at));
-        const auto found =
-            std::find_if(shoot.setups.begin(), shoot.setups.end(),
-                         [&](const Setup& setup) { return lowered(setup.number) == number; });
-        if (found == shoot.setups.end()) {
+    for (const auto& number : words) {
+        const auto* found = setupNumbered(shoot, number);
+        if (!found) {
             std::string known;
             for (std::size_t i = 0; i < shoot.setups.size() && i < 12; ++i)
                 known += (i ? ", " : "") + shoot.setups[i].number;
-            return wrong(ErrorCode::UnknownId, word.substr(at, end - at),
+            return wrong(ErrorCode::UnknownId, number,
                          known.empty() ? "the number of a setup; there is none yet"
                                        : "the number of a setup: " + known);
         }
         if (!cameras.insert(found->camera).second)
-            return wrong(ErrorCode::OutOfRange, word, "one setup a camera in a take");
+            return wrong(ErrorCode::OutOfRange, text, "one setup a camera in a take");
         ids.push_back(found->id);
-        at = end + 1;
     }
     return ids;
+}
+
+std::string numberWord(const std::string& number) {
+    return number.find_first_of(" \t+\"") == std::string::npos && !number.empty() ? number
+                                                                                  : quoted(number);
 }
 
 // A clock time: digits, a colon or h, digits. `70min` and `1h10` are lengths.
@@ -68,36 +89,41 @@ bool isClock(std::string_view word) {
 Result<Take> parseTakeLine(const Shoot& shoot, std::string_view text) {
     if (text.size() > kLongestLine)
         return wrong(ErrorCode::OutOfRange, text, "a line of at most 400 characters");
-    const auto words = wordsOf(text);
-    if (words.empty())
+    std::size_t at = std::min(text.find_first_not_of(" \t"), text.size());
+    if (at == text.size())
         return wrong(ErrorCode::EmptyText, {}, std::string(kForm));
     Take take;
-    auto setups = setupsIn(shoot, words[0]);
+    const std::size_t from = at;
+    const auto numbers = numbersIn(text, at);
+    auto setups = setupsIn(shoot, numbers, text.substr(from, at - from));
     if (!setups)
         return setups.error();
     take.setups = *std::move(setups);
     bool timed = false;
-    for (std::size_t i = 1; i < words.size(); ++i) {
-        const auto word = lowered(words[i]);
-        const bool number = word[0] >= '0' && word[0] <= '9';
-        if (word == "whole") {
+    const auto words = lineWords(text.substr(at));
+    for (const auto& typed : words) {
+        const auto word = lowered(typed.text);
+        const bool number = !word.empty() && word[0] >= '0' && word[0] <= '9';
+        if (typed.quoted) {
+            take.name += (take.name.empty() ? "" : " ") + typed.text;
+        } else if (word == "whole") {
             take.whole = true;
         } else if (word.starts_with("gap") && word.size() > 3 && word[3] >= '0' && word[3] <= '9') {
             const auto gap = word == "gap0" ? Result(Seconds(0)) : parseDuration(word.substr(3));
             if (!gap)
-                return wrong(ErrorCode::OutOfRange, words[i], "a gap such as gap5min");
+                return wrong(ErrorCode::OutOfRange, typed.text, "a gap such as gap5min");
             take.gap = *gap;
         } else if (number && isClock(word)) {
             take.at = *parseTimeOfDay(word);
         } else if (number) {
             const auto length = parseDuration(word);
             if (!length || timed)
-                return wrong(ErrorCode::OutOfRange, words[i],
+                return wrong(ErrorCode::OutOfRange, typed.text,
                              timed ? "one length" : "a length such as 70min");
             take.length = *length;
             timed = true;
         } else {
-            take.name += (take.name.empty() ? "" : " ") + std::string(words[i]);
+            take.name += (take.name.empty() ? "" : " ") + typed.text;
         }
     }
     if (!timed)
@@ -110,11 +136,11 @@ Result<Happened> parseHappened(std::string_view text) {
                              "13:04 75min";
     Happened happened;
     std::string length;
-    for (const auto word : wordsOf(text.substr(0, kLongestLine))) {
-        if (isClock(word) && !happened.began && length.empty())
-            happened.began = *parseTimeOfDay(word);
+    for (const auto& word : lineWords(text.substr(0, kLongestLine))) {
+        if (isClock(word.text) && !happened.began && length.empty())
+            happened.began = *parseTimeOfDay(word.text);
         else
-            length += (length.empty() ? "" : " ") + std::string(word);
+            length += (length.empty() ? "" : " ") + word.text;
     }
     if (length.empty())
         return wrong(ErrorCode::EmptyText, text, form);
@@ -125,11 +151,13 @@ Result<Happened> parseHappened(std::string_view text) {
     return happened;
 }
 
-std::string lineOf(const Shoot& shoot, const Take& take) {
+namespace {
+
+std::string lineWith(const Shoot& shoot, const Take& take, const std::string& name) {
     std::string line;
     for (const auto& id : take.setups) {
         const auto* setup = findSetup(shoot, id);
-        line += (line.empty() ? "" : "+") + (setup ? setup->number : std::string("?"));
+        line += (line.empty() ? "" : "+") + (setup ? numberWord(setup->number) : std::string("?"));
     }
     const auto tight = [](std::string text) {
         std::erase(text, ' ');
@@ -143,8 +171,17 @@ std::string lineOf(const Shoot& shoot, const Take& take) {
     if (take.gap != Take{}.gap)
         line += " gap" + (take.gap.value() > 0 ? tight(spellDuration(take.gap)) : "0");
     if (!take.name.empty())
-        line += " " + take.name;
+        line += " " + name;
     return line;
+}
+
+} // namespace
+
+std::string lineOf(const Shoot& shoot, const Take& take) {
+    const std::string plain = lineWith(shoot, take, take.name);
+    const std::string safe = lineWith(shoot, take, quoted(take.name));
+    const auto read = parseTakeLine(shoot, plain), meant = parseTakeLine(shoot, safe);
+    return read && meant && *read == *meant ? plain : safe;
 }
 
 std::vector<int> dayNumbers(const Shoot& shoot) {

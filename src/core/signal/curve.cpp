@@ -87,8 +87,9 @@ double pqSignal(double light) {
     return std::pow((kPqC1 + kPqC2 * p) / (1 + kPqC3 * p), kPqM2);
 }
 
+// Held at its ends: beyond 1 the formula has a pole and then no value.
 double pqLight(double signal) {
-    const double p = std::pow(std::max(0.0, signal), 1 / kPqM2);
+    const double p = std::pow(std::clamp(signal, 0.0, 1.0), 1 / kPqM2);
     return std::pow(std::max(0.0, p - kPqC1) / (kPqC2 - kPqC3 * p), 1 / kPqM1);
 }
 
@@ -242,8 +243,20 @@ std::span<const std::string_view> standardCurveNames() {
 }
 
 std::optional<Curve> standardCurve(std::string_view name) {
+    std::string key;
+    for (const char c : name)
+        if (c != ' ' && c != '.' && c != '-' && c != '_')
+            key += c >= 'A' && c <= 'Z' ? static_cast<char>(c - 'A' + 'a') : c;
+    for (const std::string_view family : {"itur", "itu", "rec"}) // ITU-R BT.709, Rec.709
+        if (key.starts_with(family) && key.size() > family.size()) {
+            key.erase(0, family.size());
+            if (!key.starts_with("bt"))
+                key.insert(0, "bt");
+        }
+    if (key == "st2084" || key == "smptest2084")
+        key = "pq";
     for (const auto& standard : kStandards)
-        if (standard.name == name)
+        if (standard.name == key)
             return standard.make();
     return std::nullopt;
 }

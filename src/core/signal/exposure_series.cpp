@@ -13,6 +13,8 @@ constexpr double kFlat = 2 * kCode;         // readings at a channel's end agree
 constexpr double kLogMiss = 3 * kCode;      // a camera-log curve may miss a used reading by this
 constexpr double kLeastOutlier = 3 * kCode; // nothing nearer is called an outlier
 constexpr double kThird = 0.3;              // stops; two readings this far apart are two
+constexpr double kSmooth = 1.5 * kCode;     // scatter that a table of the readings may have
+constexpr double kNoOrder = 0.9;            // von Neumann's ratio: 2 for scatter, 0 for a bend
 
 struct Point {
     std::size_t index; // of the reading
@@ -60,8 +62,13 @@ Outcome checkReadings(std::span<const SeriesReading> readings) {
     return Done{};
 }
 
-// The signal at which a channel ends, when the top of the series is flat.
-std::optional<double> flatTop(std::span<const SeriesReading> readings, std::size_t channel) {
+// Where a channel ends: the signal, the first reading that is flat and the last one below it.
+struct Top {
+    double signal = 0, flatFrom = 0, belowTo = 0;
+};
+
+// None when the top of the series is not flat.
+std::optional<Top> flatTop(std::span<const SeriesReading> readings, std::size_t channel) {
     double top = -1, lowest = 1e9, highest = -1e9;
     for (const auto& reading : readings)
         top = std::max(top, reading.rgb[channel].value());
@@ -70,17 +77,23 @@ std::optional<double> flatTop(std::span<const SeriesReading> readings, std::size
             lowest = std::min(lowest, reading.stops.value());
             highest = std::max(highest, reading.stops.value());
         }
-    return highest - lowest >= kThird ? std::optional(top) : std::nullopt;
+    if (highest - lowest < kThird)
+        return std::nullopt;
+    Top end{top, lowest, -40};
+    for (const auto& reading : readings)
+        if (reading.stops.value() < lowest)
+            end.belowTo = std::max(end.belowTo, reading.stops.value());
+    return end;
 }
 
 // Sorted readings of which no channel has ended.
 std::vector<Point> unclipped(std::span<const SeriesReading> readings,
-                             const std::array<std::optional<double>, 3>& tops,
+                             const std::array<std::optional<Top>, 3>& tops,
                              std::vector<ReadingFate>& fates) {
     std::vector<Point> points;
     for (std::size_t i = 0; i < readings.size(); ++i) {
         for (std::size_t c = 0; c < 3; ++c)
-            if (tops[c] && readings[i].rgb[c].value() > *tops[c] - kFlat)
+            if (tops[c] && readings[i].rgb[c].value() > tops[c]->signal - kFlat)
                 fates[i] = ReadingFate::Clipped;
         if (fates[i] == ReadingFate::Used)
             points.push_back({i, readings[i].stops.value(), middle(readings[i].rgb),
@@ -307,6 +320,64 @@ int SeriesFit::outliers() const {
 
 namespace {
 
+// How the readings that count miss a curve: how much each scatters, and whether in no order.
+struct Scatter {
+    double size = 0;
+    bool noOrder = true;
+};
+
+Scatter scatterOf(const std::vector<Point>& points, const std::vector<double>& misses,
+                  const SeriesFit& fit) {
+    std::vector<double> kept, steps;
+    for (std::size_t i = 0; i < points.size(); ++i)
+        if (fit.fates[points[i].index] == ReadingFate::Used)
+            kept.push_back(misses[i]);
+    double squares = 0, stepSquares = 0;
+    for (std::size_t i = 0; i < kept.size(); ++i) {
+        squares += kept[i] * kept[i];
+        if (i == 0)
+            continue;
+        steps.push_back(kept[i] - kept[i - 1]);
+        stepSquares += steps.back() * steps.back();
+    }
+    return {scaleOf(steps) / std::numbers::sqrt2, stepSquares >= kNoOrder * squares};
+}
+
+// The nominal curve as bright as this body.
+Curve shifted(const Curve& nominal, Stops shift) {
+    Curve curve = nominal;
+    if (auto* log = std::get_if<CameraLog>(&curve.family)) {
+        log->linSideSlope *= ratio(shift);
+        log->linSideBreak /= ratio(shift);
+        if (log->linearSlope)
+            *log->linearSlope *= ratio(shift);
+        return curve;
+    }
+    Sampled table;
+    for (double stops = -14; stops <= 14; stops += 0.125) {
+        const Signal signal = encode(nominal, linearAt(Stops(stops) + shift));
+        if (table.points.empty() || signal > table.points.back().signal)
+            table.points.push_back({Stops(stops), signal});
+    }
+    curve.family = std::move(table);
+    return curve;
+}
+
+// Tells the misses of a candidate; true when the readings that count scatter about it at random, or
+// hardly miss it.
+bool holds(const Curve& candidate, const std::vector<Point>& points, SeriesFit& fit) {
+    for (const auto& point : points)
+        fit.fates[point.index] = ReadingFate::Used;
+    fit.worst = Signal(0);
+    fit.curve.family = candidate.family;
+    const auto misses = missesOf(fit.curve, points, fit.flare.value());
+    tellMisses(points, misses, fit);
+    const auto scatter = scatterOf(points, misses, fit);
+    fit.scatter = Signal(scatter.size);
+    return 4 * fit.outliers() <= static_cast<int>(points.size()) &&
+           (fit.worst.value() <= kLogMiss || scatter.noOrder);
+}
+
 // The curve in the form that holds the points, and what it misses.
 Outcome fitPoints(const std::vector<Point>& points, const Curve& nominal, const Offset& offset,
                   SeriesFit& fit) {
@@ -315,27 +386,42 @@ Outcome fitPoints(const std::vector<Point>& points, const Curve& nominal, const 
     auto weights = firstWeights(points, nominal, offset);
     const auto before = weights;
     const auto log = robustLog(points, weights, flare);
-    if (log)
-        fit.curve.family = *log;
-    auto misses = log ? missesOf(fit.curve, points, flare) : std::vector<double>();
-    if (log)
-        tellMisses(points, misses, fit);
-    if (!log || fit.worst.value() > kLogMiss ||
-        4 * fit.outliers() > static_cast<int>(points.size())) {
-        for (const auto& point : points)
-            fit.fates[point.index] = ReadingFate::Used;
-        auto table = risingTable(weighted(points, before, flare));
-        if (auto outcome = checkSampled(table); !outcome)
-            return bad({}, {}, "readings that rise with exposure");
-        fit.curve.family = std::move(table);
-        fit.sampled = true;
-        fit.worst = Signal(0);
-        tellMisses(points, missesOf(fit.curve, points, flare), fit);
+    if (log && holds({*log, fit.curve.range, {}}, points, fit))
+        return Done{};
+    const bool smooth = log && fit.scatter.value() <= kSmooth;
+    auto table = risingTable(weighted(points, before, flare));
+    if (auto outcome = checkSampled(table); !outcome)
+        return bad({}, {}, "readings that rise with exposure");
+    if (!smooth) {
+        const Curve body = shifted(nominal, Stops(offset.shift));
+        if (holds(body, points, fit)) {
+            fit.sampled = std::holds_alternative<Sampled>(body.family);
+            return Done{};
+        }
     }
+    const double scatter = fit.scatter.value();
+    (void)holds({table, fit.curve.range, {}}, points, fit);
+    fit.sampled = true;
     if (3 * fit.outliers() > static_cast<int>(points.size()))
         return bad({}, std::to_string(fit.outliers()) + " of " + std::to_string(points.size()),
                    "readings that rise with exposure: are the columns the right way round?");
+    if (!smooth && scatter > kSmooth)
+        return bad({}, "scatter of " + std::to_string(std::lround(scatter / kCode)) + " codes",
+                   "readings that follow a smooth curve to 1.5 codes of 10 bits, or more of them "
+                   "in smaller steps: it is not enough to tell a curve from scatter");
     return Done{};
+}
+
+// Between the last reading below a channel's end and the first flat one, and how sure.
+void placeClip(const Top& top, std::size_t channel, SeriesFit& fit) {
+    const double decoded = stopsOf(decode(fit.curve, Signal(top.signal))).value();
+    const double place = std::clamp(decoded, std::min(top.belowTo, top.flatFrom), top.flatFrom);
+    const double width = top.flatFrom - top.belowTo;
+    const double slope =
+        slopePerStop({fit.curve.family, fit.curve.range, {}}, linearAt(Stops(place)), BitDepth{10});
+    const double sure = slope > 0 ? 2 * fit.scatter.value() / slope : width;
+    fit.clip[channel] = Stops(place);
+    fit.clipUncertainty[channel] = Stops(place == decoded ? std::min(sure, width) : width);
 }
 
 } // namespace
@@ -348,7 +434,7 @@ Result<SeriesFit> fitSeries(std::span<const SeriesReading> readings, CodeRange r
     fit.curve.range = range;
     fit.fates.assign(readings.size(), ReadingFate::Used);
     fit.misses.assign(readings.size(), Signal(0));
-    std::array<std::optional<double>, 3> tops;
+    std::array<std::optional<Top>, 3> tops;
     for (std::size_t c = 0; c < 3; ++c)
         tops[c] = flatTop(readings, c);
     const auto points = unclipped(readings, tops, fit.fates);
@@ -366,9 +452,9 @@ Result<SeriesFit> fitSeries(std::span<const SeriesReading> readings, CodeRange r
     for (std::size_t c = 0; c < 3; ++c) {
         if (!tops[c])
             continue;
-        fit.clip[c] = stopsOf(decode(fit.curve, Signal(*tops[c])));
+        placeClip(*tops[c], c, fit);
         if (!end || *fit.clip[c] <= *fit.firstClip())
-            end = Signal(*tops[c]);
+            end = Signal(tops[c]->signal);
     }
     fit.curve.end = end;
     fit.noiseFloor = floorOf(fit.curve, points, snr);

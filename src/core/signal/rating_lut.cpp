@@ -49,8 +49,14 @@ Signal displaySignal(SceneLinear light) {
     return Signal(display(light.value()));
 }
 
-Level displayLevel(Stops viewed) {
-    return Level(100.0 * display(linearAt(viewed).value()));
+Signal shownSignal(const Curve& curve, bool ready, SceneLinear light) {
+    if (!ready)
+        return displaySignal(light);
+    return Signal(std::clamp(encode(curve, light).value(), 0.0, 1.0));
+}
+
+Level shownLevel(const Curve& curve, bool ready, Stops viewed) {
+    return Level(100.0 * shownSignal(curve, ready, linearAt(viewed)).value());
 }
 
 namespace {
@@ -58,7 +64,10 @@ namespace {
 Rgb shownOf(const RatingLut& lut, const Rgb& light) {
     if (lut.look)
         return lookSignal(*lut.look, light);
-    return {display(light[0]), display(light[1]), display(light[2])};
+    const auto shown = [&](double value) {
+        return shownSignal(lut.curve, lut.ready, SceneLinear(value)).value();
+    };
+    return {shown(light[0]), shown(light[1]), shown(light[2])};
 }
 
 } // namespace
@@ -94,11 +103,11 @@ std::vector<std::array<float, 3>> sampleCube(const RatingLut& lut, std::size_t s
                 const auto channel = [&](std::size_t c) {
                     return shown(static_cast<float>(light(c)));
                 };
-                if (!lut.look) {
+                if (!lut.look && !lut.ready) {
                     cube.push_back({channel(0), channel(1), channel(2)});
                     continue;
                 }
-                const auto rgb = lookSignal(*lut.look, {light(0), light(1), light(2)});
+                const auto rgb = shownOf(lut, {light(0), light(1), light(2)});
                 cube.push_back({static_cast<float>(rgb[0]), static_cast<float>(rgb[1]),
                                 static_cast<float>(rgb[2])});
             }

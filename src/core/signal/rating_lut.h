@@ -9,14 +9,15 @@
 
 namespace bslate {
 
-/// The transform handed to grading: recorded log to a BT.709 picture with the rating undone.
+/// The transform handed to grading: the recording to a BT.709 picture with the rating undone.
 ///   linear  = decode(curve, signal) * 2^gain        (gain = log2(EI / base))
-///   display = gamut matrix to BT.709, then displaySignal(), or the look (look.h) when there is one
+///   display = gamut matrix to BT.709, then shownSignal(), or the look (look.h) when there is one
 struct RatingLut {
     Curve curve;
     Gamut gamut = gamutBt709();
     Stops gain{0.0};
     std::optional<Look> look = std::nullopt;
+    bool ready = false; ///< the recording is a picture already
 
     friend bool operator==(const RatingLut&, const RatingLut&) = default;
 };
@@ -28,8 +29,12 @@ struct RatingLut {
 ///             stop keeps about a third of the room left.
 [[nodiscard]] Signal displaySignal(SceneLinear light);
 
+/// How recorded light is shown: a recording that is graded through displaySignal(), a ready look
+/// through its own curve, since it is a picture already; in [0, 1].
+[[nodiscard]] Signal shownSignal(const Curve& curve, bool ready, SceneLinear light);
+
 /// What a neutral patch shows through the LUT, percent of legal range (0 to 100).
-[[nodiscard]] Level displayLevel(Stops viewed);
+[[nodiscard]] Level shownLevel(const Curve& curve, bool ready, Stops viewed);
 
 /// Neutral LUT of `size` entries over signals 0..1, values in [0, 1]. size >= 2.
 [[nodiscard]] std::vector<float> sampleNeutral(const RatingLut& lut, std::size_t size);

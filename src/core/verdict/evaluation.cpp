@@ -64,7 +64,7 @@ PatchPlacement placePatch(const SetupContext& context, const Patch& patch, const
     const auto& curve = context.profile->curve;
     result.level = levelAt(curve, held, at.depth);
     result.code = codeAt(curve, held, at.depth);
-    result.viewedLevel = displayLevel(held + at.ratingOffset);
+    result.viewedLevel = shownLevel(curve, context.profile->ready, held + at.ratingOffset);
     result.headroom = at.clip - placed.recorded;
     result.aboveNoise = placed.recorded - at.noiseFloor;
     result.state = stateOf(result.headroom, result.aboveNoise);

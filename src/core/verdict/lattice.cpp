@@ -82,6 +82,7 @@ struct ModeJudge {
         }
         settings.set(SettingKey::Power, setup.externalPower ? "external" : "internal");
         settings.set(SettingKey::Ambient, ambient.value());
+        settings.set(SettingKey::Proxy, setup.secondSlot == SecondSlot::Proxy ? "on" : "off");
     }
 
     ModeCell judge(FrameRate rate);
@@ -92,6 +93,7 @@ private:
     void judgePower(ModeCell& cell) const;
     void judgeCards(ModeCell& cell) const;
     void judgeConstraints(ModeCell& cell);
+    void settleRegion(FrameRate rate);
     void addCosts(ModeCell& cell);
     [[nodiscard]] const Constraint* brokenBy(SettingKey key, const char* value);
 };
@@ -184,9 +186,29 @@ void ModeJudge::judgeConstraints(ModeCell& cell) {
         settings.set(SettingKey::Slot, cell.card.slot->id);
     else
         settings.clear(SettingKey::Slot); // of the rate before
+    settleRegion(cell.rate);
     for (const auto& constraint : question.camera->constraints)
         if (isBroken(constraint, settings))
             cell.reasons.push_back({"constraint", {{"reason", constraint.reason}}});
+}
+
+// The body must stand in one of the regions that have the rate: the one that forbids least.
+void ModeJudge::settleRegion(FrameRate rate) {
+    const auto broken = [&] {
+        return std::count_if(question.camera->constraints.begin(),
+                             question.camera->constraints.end(),
+                             [&](const auto& one) { return isBroken(one, settings); });
+    };
+    settings.clear(SettingKey::Region);
+    std::optional<std::pair<std::ptrdiff_t, std::string>> best;
+    for (const auto& id : regionsFor(*question.camera, mode, rate, question.brief->rate)) {
+        settings.set(SettingKey::Region, id);
+        const std::pair candidate(broken(), id);
+        if (!best || candidate.first < best->first)
+            best = candidate;
+    }
+    if (best)
+        settings.set(SettingKey::Region, best->second);
 }
 
 // The constraint that forbids one more setting, on top of what is set already.

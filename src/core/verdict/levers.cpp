@@ -1,6 +1,7 @@
 #include "core/verdict/levers.h"
 
 #include "core/quantity/print.h"
+#include "core/verdict/light_change.h"
 
 #include <algorithm>
 #include <array>
@@ -38,13 +39,6 @@ Stops viewOf(const Setup& setup, Stops ndLoss) {
     const double exposure = setup.rating.value() * exposureTime(setup.shutter, setup.rate).value() /
                             (setup.iris.value() * setup.iris.value());
     return Stops(std::log2(exposure)) - ndLoss;
-}
-
-Scene brightened(const Scene& scene, Stops by) {
-    Scene result = scene;
-    for (auto& patch : result.patches)
-        patch.reading = shifted(patch.reading, by);
-    return result;
 }
 
 struct Worker {
@@ -161,7 +155,7 @@ struct Worker {
             const double low = context.lens ? context.lens->widest.value() : 0.5;
             const double high = context.lens ? context.lens->narrowest.value() : 128.0;
             const double wanted = setup.iris.value() * std::exp2(gained.value() / 2.0);
-            setup.iris = nearestIris(std::clamp(wanted, low, high));
+            setup.iris = irisWithin(TStop(low), TStop(high), wanted);
             break;
         }
         case Payer::Rating: {
@@ -217,6 +211,11 @@ Result<Turned> turn(const Shoot& shoot, const Setup& setup, const Turn& change, 
 TStop nearestIris(double aperture) {
     const double third = std::round(6.0 * std::log2(aperture));
     return TStop(irisAtThird(std::clamp(static_cast<int>(third), kFirstIrisThird, kLastIrisThird)));
+}
+
+TStop irisWithin(TStop widest, TStop narrowest, double aperture) {
+    const TStop mark = nearestIris(std::clamp(aperture, widest.value(), narrowest.value()));
+    return std::clamp(mark, widest, narrowest);
 }
 
 TStop stepIris(TStop from, int steps) {

@@ -67,6 +67,9 @@ struct Turned {
 [[nodiscard]] TStop nearestIris(double aperture);
 [[nodiscard]] ExposureIndex nearestRating(double iso);
 
+/// The third-stop iris nearest to a value on a lens; the lens's own end where no mark is nearer.
+[[nodiscard]] TStop irisWithin(TStop widest, TStop narrowest, double aperture);
+
 /// The ids of the stack nearest to `wanted`, from the camera's and the user's filters.
 [[nodiscard]] std::vector<std::string> stackFor(const SetupContext& context, Stops wanted);
 

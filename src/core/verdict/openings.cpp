@@ -68,6 +68,16 @@ void tryRatings(const LatticeCase& question, const ModeCell& cell, std::vector<O
         }
 }
 
+// Without the proxy beside it.
+void tryNoProxy(const LatticeCase& question, const ModeCell& cell, std::vector<Opening>& found) {
+    Setup setup = recordedAs(question, cell);
+    if (setup.secondSlot != SecondSlot::Proxy)
+        return;
+    setup.secondSlot = SecondSlot::Unused;
+    if (opens(question, setup, cell))
+        found.push_back({{"open-no-proxy", {}}, setup});
+}
+
 // The slowest class that would hold it, in the first slot whose bus carries it.
 void tryCards(const LatticeCase& question, const ModeCell& cell, std::vector<Opening>& found) {
     for (const auto& slot : question.camera->cardSlots) {
@@ -149,6 +159,7 @@ std::vector<Opening> openingsOf(const LatticeCase& question, const Lattice& latt
         tryPower(question, cell, found);
         tryProfiles(question, cell, found);
         tryRatings(question, cell, found);
+        tryNoProxy(question, cell, found);
         tryCards(question, cell, found);
     }
     tryCells(question, lattice, cell, found);

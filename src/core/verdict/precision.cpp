@@ -16,9 +16,10 @@ Signal signalOfCode(double code, CodeRange range, BitDepth depth) {
 }
 
 // 8-bit display code of a recorded code, the rating undone.
-double displayCode(const Curve& curve, double code, BitDepth depth, Stops viewed) {
-    const auto light = decode(curve, signalOfCode(code, curve.range, depth));
-    return 255.0 * displaySignal(SceneLinear(light.value() * ratio(viewed))).value();
+double displayCode(const Profile& profile, double code, BitDepth depth, Stops viewed) {
+    const auto light = decode(profile.curve, signalOfCode(code, profile.curve.range, depth));
+    const SceneLinear shown(light.value() * ratio(viewed));
+    return 255.0 * shownSignal(profile.curve, profile.ready, shown).value();
 }
 
 PrecisionAt rowAt(const SetupContext& context, const Evaluation& at, BitDepth depth, Stops stops,
@@ -28,8 +29,9 @@ PrecisionAt rowAt(const SetupContext& context, const Evaluation& at, BitDepth de
     row.recorded = stops;
     row.codes = codesInStop(curve, stops, depth);
     const double code = codeOf(encode(curve, linearAt(stops)), curve.range, depth);
-    row.displayStep = contrast * (displayCode(curve, code + 0.5, depth, at.ratingOffset) -
-                                  displayCode(curve, code - 0.5, depth, at.ratingOffset));
+    row.displayStep =
+        contrast * (displayCode(*context.profile, code + 0.5, depth, at.ratingOffset) -
+                    displayCode(*context.profile, code - 0.5, depth, at.ratingOffset));
     // Recorded gain lifts picture and noise together: the photosites saw that much less light.
     const Stops seen = at.iso == IsoBehaviour::Recorded ? stops - at.gain : stops;
     row.noise = row.codes / (snrAt(context.base->sensor, seen) * std::numbers::ln2);

@@ -42,13 +42,15 @@ private:
 };
 
 // Display signal of every code the depth has: a ramp looks each one up.
-std::vector<float> shownCodes(const Curve& curve, BitDepth depth, Stops viewed) {
+std::vector<float> shownCodes(const Profile& profile, BitDepth depth, Stops viewed) {
+    const auto& curve = profile.curve;
     std::vector<float> shown(std::size_t{1} << depth.bits);
     for (std::size_t code = 0; code < shown.size(); ++code) {
         const auto signal =
             signalAt(levelOfCode(static_cast<double>(code), depth), curve.range, depth);
         const double light = decode(curve, signal).value() * ratio(viewed);
-        shown[code] = static_cast<float>(displaySignal(SceneLinear(light)).value());
+        shown[code] =
+            static_cast<float>(shownSignal(curve, profile.ready, SceneLinear(light)).value());
     }
     return shown;
 }
@@ -75,10 +77,11 @@ std::vector<std::uint8_t> rampOf(const SetupContext& context, BitDepth depth,
                                  const RampShape& shape, GradeWeight weight, std::uint32_t seed) {
     const auto at = evaluate(context);
     const auto& curve = context.profile->curve;
-    const auto shown = shownCodes(curve, depth, at.ratingOffset);
+    const auto shown = shownCodes(*context.profile, depth, at.ratingOffset);
     const double contrast = contrastOf(weight);
-    const double middle =
-        displaySignal(linearAt(0.5 * (shape.low + shape.high) + at.ratingOffset)).value();
+    const double middle = shownSignal(curve, context.profile->ready,
+                                      linearAt(0.5 * (shape.low + shape.high) + at.ratingOffset))
+                              .value();
     const Stops gain = at.iso == IsoBehaviour::Recorded ? at.gain : Stops(0);
     const double top = static_cast<double>(shown.size() - 1);
     Noise noise(seed);

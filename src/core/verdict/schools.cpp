@@ -8,7 +8,6 @@ namespace {
 constexpr Stops kRatedOver{1.0}; // recorded ISO: "about one stop over"
 constexpr Stops kMostGuard{1.0};
 constexpr Stops kShortCurve{5.0};
-constexpr Stops kThinShadows{2.0};
 
 // Where the school wants the scene's 18 % grey on the recording; needs `evaluation.grey`.
 Stops wantedGrey(School school, const Evaluation& at) {

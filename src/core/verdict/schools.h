@@ -34,6 +34,9 @@ struct SchoolTarget {
 [[nodiscard]] std::optional<Stops>
 skinPlace(const SetupContext& context, const Evaluation& evaluation, const PatchPlacement& face);
 
+/// Shadows that stand less than this over noise are thin, stops: common practice, no source.
+inline constexpr Stops kThinShadows{2.0};
+
 /// The school suggested for this scene and curve, and never a matter of habit: guard when the
 /// curve has under 5 stops above grey and the highlight needs them, rated when there is
 /// room for a stop above and the shadows stand under two stops over noise, nominal otherwise; raw

@@ -121,15 +121,11 @@ std::string titleOf(const Remedy& remedy, const Translator& translate) {
     if (!sentence)
         return std::string(remedy.id);
     std::string title = fill(sentence->title, remedy.facts, translate);
-    if (remedy.id.starts_with("save-")) {
-        // The school names the aim; the lever that reaches it follows.
-        for (const auto& fact : remedy.facts) {
-            if (fact.name == "iris")
-                title += ": " + std::visit(Filler{translate}, fact.value);
-            if (fact.name == "stack")
-                title += ": " + std::visit(Filler{translate}, fact.value);
-        }
-    }
+    // What it does beside that follows: nothing happens that the button does not say.
+    for (const auto& fact : remedy.facts)
+        if (fact.name == "also")
+            for (const auto& reason : std::get<ReasonList>(fact.value).all)
+                title += ", " + reasonOf(reason, translate);
     return title;
 }
 

@@ -1,5 +1,6 @@
 #include "core/verdict/zebra.h"
 
+#include "core/kit/edit.h"
 #include "core/signal/rating_lut.h"
 
 #include <algorithm>
@@ -14,7 +15,7 @@ ZebraTap zebraTapOf(const SetupContext& context) {
 Level levelAtTap(const SetupContext& context, const Evaluation& at, ZebraTap tap, Stops recorded) {
     const Stops held = std::min(recorded, at.clip);
     if (tap == ZebraTap::ViewingLut)
-        return displayLevel(held + at.ratingOffset);
+        return shownLevel(context.profile->curve, context.profile->ready, held + at.ratingOffset);
     return levelAt(context.profile->curve, held, at.depth);
 }
 
@@ -41,13 +42,42 @@ ZebraSetting onZebraDial(const ZebraDial& dial, Level exact, Rounding rounding) 
     return {std::clamp(set, dial.lowest, dial.highest), set >= dial.lowest && set <= dial.highest};
 }
 
-std::optional<Level> guardAfterTest(const Camera& camera, const SeriesFit& fit) {
-    const auto clip = fit.firstClip();
-    if (!clip)
+std::optional<ZebraValue> guardAfterTest(const Kit& kit, const Camera& camera,
+                                         const Profile& nominal, ExposureIndex base,
+                                         const SeriesFit& fit) {
+    if (!fit.firstClip())
         return std::nullopt;
-    const auto zebra = onZebraDial(
-        camera.zebra, levelAt(fit.curve, *clip - kNearClip, BitDepth{10}), Rounding::Below);
-    return zebra.reachable ? std::optional(zebra.set) : std::nullopt;
+    Measurement measured = measurementOf(fit, {}, 2.0);
+    measured.camera = camera.id;
+    measured.nominal = nominal.id;
+    measured.base = base;
+    auto tested = withMeasured(kit, measured, fit.curve);
+    if (!tested)
+        return std::nullopt;
+    Shoot shoot;
+    shoot.kit = *std::move(tested);
+    shoot.scenes.emplace_back();
+    Setup setup;
+    setup.camera = camera.id;
+    for (const auto& profile : shoot.kit.profiles)
+        if (profile.measured && profile.measured->camera == camera.id &&
+            profile.measured->nominal == nominal.id && profile.measured->base == base)
+            setup.profile = profile.id;
+    setup.base = setup.rating = base;
+    for (const auto& mode : findCamera(shoot.kit, camera.id)->modes) {
+        if (!allows(mode, setup.profile) || mode.rates.empty())
+            continue;
+        setup.mode = mode.id;
+        setup.rate = mode.rates.front().rate;
+        const auto at = evaluate(shoot, setup);
+        if (!at)
+            return std::nullopt;
+        for (const auto& zebra : at->zebra)
+            if (zebra.use == ZebraUse::Guard && zebra.reachable)
+                return zebra;
+        return std::nullopt;
+    }
+    return std::nullopt;
 }
 
 ZebraValue zebraAt(const SetupContext& context, const Evaluation& at, ZebraUse use, Stops place) {

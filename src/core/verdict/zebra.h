@@ -26,9 +26,12 @@ struct ZebraSetting {
 };
 [[nodiscard]] ZebraSetting onZebraDial(const ZebraDial& dial, Level exact, Rounding rounding);
 
-/// The last step of the camera's zebra that warns before the clip a test found; nothing when no
-/// channel clipped or the dial does not go there.
-[[nodiscard]] std::optional<Level> guardAfterTest(const Camera& camera, const SeriesFit& fit);
+/// The last step of the camera's zebra that warns before the clip a test found, as a setup at this
+/// base in the measured profile would have it: the same number as its verdict and its targets.
+/// Nothing when no channel clipped, the dial does not go there, or the body has no mode for it.
+[[nodiscard]] std::optional<ZebraValue> guardAfterTest(const Kit& kit, const Camera& camera,
+                                                       const Profile& nominal, ExposureIndex base,
+                                                       const SeriesFit& fit);
 
 /// The zebra that marks light at `place`, where the camera measures it.
 [[nodiscard]] ZebraValue zebraAt(const SetupContext& context, const Evaluation& at, ZebraUse use,

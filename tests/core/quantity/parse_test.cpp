@@ -61,26 +61,33 @@ TEST(ParseStops, RefusesOtherUnitsAndNonsense) {
 TEST(ParseTStop, MarksMeanTheirExactPowersOfTwo) {
     // Full, half and third stops: N = 2^(stops/2). The names are the engraved ones.
     expectAll<TStop>(parseTStop, {{"T2.8", std::exp2(1.5)},
-                                  {"f/2.8", std::exp2(1.5)},
-                                  {"f2.8", std::exp2(1.5)},
                                   {"2.8", std::exp2(1.5)},
                                   {"T 5.6", std::exp2(2.5)},
-                                  {"f/3.2", std::exp2(5.0 / 3)},
+                                  {"T3.2", std::exp2(5.0 / 3)},
                                   {"T22", std::exp2(4.5)},
                                   {"2.4", std::exp2(1.25)},
                                   // A mark and a fraction: so many stops past the mark.
                                   {"T8 2/3", std::exp2(3 + 1.0 / 3)},
                                   {"T5.6 1/2", std::exp2(2.75)},
-                                  {"f/4\u2153", std::exp2(2 + 1.0 / 6)},
+                                  {"T4\u2153", std::exp2(2 + 1.0 / 6)},
                                   {"T2.9 1/2", 2.9 * std::exp2(0.25)},
                                   {"T2.9", 2.9}});
     expectRefused(parseTStop, {{"0", ErrorCode::OutOfRange},
                                {"-4", ErrorCode::OutOfRange},
                                {"200", ErrorCode::OutOfRange},
                                {"T2/3", ErrorCode::UnknownUnit},
+                               {"f/2.8", ErrorCode::UnknownUnit}, // brighter than it says
                                {"T2 3/2", ErrorCode::NotANumber},
                                {"ND8", ErrorCode::UnknownUnit},
                                {"2.8 K", ErrorCode::UnknownUnit}});
+}
+
+TEST(ParseFNumber, IsNoTStopAndTheOtherWayRound) {
+    expectAll<FNumber>(parseFNumber, {{"f/2.8", std::exp2(1.5)},
+                                      {"f2.8", std::exp2(1.5)},
+                                      {"f/3.2", std::exp2(5.0 / 3)},
+                                      {"f/4\u2153", std::exp2(2 + 1.0 / 6)}});
+    expectRefused(parseFNumber, {{"T2.8", ErrorCode::UnknownUnit}});
 }
 
 TEST(ApertureMarks, AscendAndAreNamedBack) {
@@ -99,6 +106,8 @@ TEST(ParseShutter, TellsAnglesFromTimes) {
     EXPECT_EQ(angle("172.8").value(), 172.8);
     EXPECT_EQ(angle("172.8\u00b0").value(), 172.8);
     EXPECT_EQ(angle("90 deg").value(), 90);
+    EXPECT_EQ(angle("172 1/2").value(), 172.5) << "a whole and a fraction are no time";
+    EXPECT_FALSE(parseShutterAngle("1/50").ok());
     EXPECT_EQ(time("1/50").value(), 1.0 / 50);
     EXPECT_EQ(time("1/50 s").value(), 1.0 / 50);
     EXPECT_DOUBLE_EQ(time("20 ms").value(), 0.02);
@@ -107,6 +116,7 @@ TEST(ParseShutter, TellsAnglesFromTimes) {
                                  {"-90", ErrorCode::OutOfRange},
                                  {"0/50", ErrorCode::OutOfRange},
                                  {"1/50 K", ErrorCode::UnknownUnit},
+                                 {"1/50 deg", ErrorCode::UnknownUnit},
                                  {"half", ErrorCode::NotANumber}});
 }
 
@@ -304,6 +314,11 @@ TEST(ParseGear, EverySpellingOfTheKit) {
     EXPECT_EQ(parseFrameSize("UHD").valueOr({}), (FrameSize{3840, 2160}));
     EXPECT_EQ(parseFrameSize("6016 x 3168").valueOr({}), (FrameSize{6016, 3168}));
     EXPECT_EQ(parseTimeOfDay("5:40").valueOr({}), Seconds(20400));
+    EXPECT_EQ(parseTimeOfDay("05:40:30").valueOr({}), Seconds(20430));
+    EXPECT_FALSE(parseTimeOfDay("05:40:60").ok());
+    for (const double seconds : {0.0, 20430.0, 20400.0, 86399.9, 1e4 / 3})
+        EXPECT_EQ(*parseTimeOfDay(spellTimeOfDay(Seconds(seconds))), Seconds(seconds)) << seconds;
+    EXPECT_FALSE(parseDuration("24:99").ok()) << "no minute has 99 seconds";
     for (const char* text : {"70 min", "70", "1h10", "1 h 10 min", "4200 s", "70:00"})
         EXPECT_EQ(parseDuration(text).valueOr({}), Seconds(4200)) << text;
     EXPECT_EQ(parseDuration("29:59").valueOr({}), Seconds(1799));
@@ -313,6 +328,7 @@ TEST(ParseCadence, SharesSpeedsAndPans) {
     EXPECT_EQ(*parseFraction("70 %"), Fraction(0.7));
     EXPECT_EQ(*parseFraction("70"), Fraction(0.7));
     EXPECT_EQ(*parseFraction("0.7"), Fraction(0.7));
+    EXPECT_EQ(*parseFraction("1/5"), Fraction(0.2));
     EXPECT_EQ(*parseFraction("1"), Fraction(0.01)) << "percent without a decimal point";
     EXPECT_EQ(*parseFraction("1.0"), Fraction(1));
     EXPECT_EQ(*parseFraction("0 %"), Fraction(0));

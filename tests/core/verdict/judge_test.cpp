@@ -256,7 +256,7 @@ TEST(Wording, RemediesNameTheUsersFiltersAndNeverHideACost) {
     const auto verdict = now.verdict();
     bool named = false;
     for (const auto& remedy : must(verdict, "patch-clipped:sky").remedies)
-        named = named || titleOf(remedy) == "my 0.3, 1.0 stop";
+        named = named || titleOf(remedy) == "my 0.3 on, 1.0 stop of ND";
     EXPECT_TRUE(named);
     Remedy costly{"set-iris", {{"iris", TStop(4)}}, {}, Stops(-0.9), Stops(-1.25), 2};
     EXPECT_EQ(effectOf(costly), "-0.9 above, -1.2 to noise; loses 2");

@@ -120,7 +120,7 @@ const Shown kShown[] = {
          for (auto& patch : b.shoot.scenes[0].patches)
              patch.reading.value *= 4;
      },
-     "too-bright-at-minimum", Severity::Caution, "ISO 800 is too much", "ND, 3.0 stops"},
+     "too-bright-at-minimum", Severity::Caution, "ISO 800 is too much", "ND on, 3.0 stops of ND"},
     {"Estimated",
      [](Bench& b) {
          b.shoot.scenes[0].described = DescribedLight::Office;

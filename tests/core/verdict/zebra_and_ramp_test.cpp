@@ -50,14 +50,20 @@ TEST(Zebra, TheGuardAfterATestStaysUnderTheFirstClip) {
     const Worked worked;
     SeriesFit fit;
     fit.curve = worked.context.profile->curve;
-    EXPECT_FALSE(guardAfterTest(*worked.context.camera, fit)) << "no channel clipped";
+    const auto after = [&] {
+        return guardAfterTest(worked.shoot.kit, *worked.context.camera, *worked.context.profile,
+                              worked.context.base->iso, fit);
+    };
+    EXPECT_FALSE(after()) << "no channel clipped";
     fit.clip = {Stops(4.0), Stops(4.6), Stops(4.3)};
-    const auto guard = guardAfterTest(*worked.context.camera, fit);
+    const auto guard = after();
     ASSERT_TRUE(guard);
     const double step = worked.context.camera->zebra.step;
-    const auto warns = levelAt(fit.curve, Stops(4.0) - kNearClip, BitDepth{10});
-    EXPECT_LE(guard->value(), warns.value() + 1e-9);
-    EXPECT_GT(guard->value(), warns.value() - step);
+    // Where this camera measures, and what a verdict in the measured profile would say.
+    EXPECT_EQ(guard->tap, zebraTapOf(worked.context));
+    const auto warns = levelAtTap(worked.context, worked.at, guard->tap, Stops(4.0) - kNearClip);
+    EXPECT_LE(guard->set.value(), warns.value() + 1e-9);
+    EXPECT_GT(guard->set.value(), warns.value() - step);
 }
 
 TEST(Ramp, ShowsTheWorstStopInsideTheRecording) {

@@ -273,12 +273,18 @@ void BodyTestView::tell() {
     QStringList clips;
     for (std::size_t c = 0; c < 3; ++c)
         if (fit.clip[c])
-            clips << tr("%1 %2").arg(tr(channels[c]), toQt(print(*fit.clip[c])));
+            clips << tr("%1 %2 \u00b1 %3")
+                         .arg(tr(channels[c]), toQt(print(*fit.clip[c])),
+                              toQt(fixedText(fit.clipUncertainty[c].value(), 2)));
     parts << (clips.isEmpty() ? tr("No channel clipped: go on until two frames read the same.")
                               : tr("Clips: %1.").arg(clips.join(QStringLiteral(", "))));
-    if (const auto* body = camera())
-        if (const auto zebra = guardAfterTest(*body, fit))
-            parts << tr("Zebra at %1 warns before it.").arg(toQt(print(*zebra)));
+    if (camera() && profile() && base())
+        if (const auto zebra = guardAfterTest(m_actions.document().shoot().kit, *camera(),
+                                              *profile(), base()->iso, fit))
+            parts << (zebra->tap == ZebraTap::Recorded
+                          ? tr("Zebra at %1 on the recorded signal warns before it.")
+                          : tr("Zebra at %1 on the viewing LUT warns before it."))
+                         .arg(toQt(print(zebra->set)));
     if (fit.noiseFloor)
         parts << tr("Noise takes over at %1.").arg(toQt(print(*fit.noiseFloor)));
     QStringList out;

@@ -195,14 +195,8 @@ void LightTrain::turnBy(Link link, int steps, const ShootDocument::Value& from, 
         break;
     }
     case ShutterLink: {
-        const double factor = std::exp2(steps * kThird);
-        const Seconds wanted(std::min(exposureTime(setup->shutter, setup->rate).value() * factor,
-                                      1.0 / setup->rate.toDouble()));
-        const auto& dial = context->camera->shutter;
-        const Shutter asAngle = shutterAngle(wanted, setup->rate);
-        const bool angles =
-            dial.angleStep > 0 && std::holds_alternative<ShutterAngle>(setup->shutter);
-        go(TurnShutter{angles ? asAngle : Shutter(wanted)});
+        go(TurnShutter{moveShutter(context->camera->shutter, setup->shutter, Stops(steps * kThird),
+                                   setup->rate)});
         break;
     }
     case Base: {
@@ -223,6 +217,11 @@ void LightTrain::turnBy(Link link, int steps, const ShootDocument::Value& from, 
     }
 }
 
+const Lens* LightTrain::lensInUse() const {
+    const auto* setup = m_actions.document().setup();
+    return setup ? findLens(m_actions.document().shoot().kit, setup->lens) : nullptr;
+}
+
 std::optional<QString> LightTrain::problemWith(Link link, const QString& text) const {
     const auto typed = fromQt(text);
     switch (link) {
@@ -231,7 +230,7 @@ std::optional<QString> LightTrain::problemWith(Link link, const QString& text) c
     case Nd:
         return problemOf(ndTotal(text));
     case Iris:
-        return problemOf(parseTStop(typed));
+        return problemOf(irisOn(lensInUse(), typed));
     case ShutterLink:
         return problemOf(parseShutter(typed));
     default:
@@ -265,10 +264,15 @@ void LightTrain::enter(Link link, const QString& text) {
         const auto context = resolve(document.shoot(), *document.setup());
         if (context)
             go(TurnFilters{stackFor(*context, ndTotal(text).valueOr(Stops(0)))});
+        if (const auto label = parseNdLabel(typed); label && isUnusualFactor(*label))
+            emit m_actions.refused(
+                tr("%1 was taken as a factor, %2 stops. For a density write a point (ND3.0), for "
+                   "stops their unit (3 stops).")
+                    .arg(text.trimmed(), toQt(fixedText(lossOf(*label).value(), 1))));
         break;
     }
     case Iris:
-        go(TurnIris{parseTStop(typed).valueOr(TStop(4))});
+        go(TurnIris{irisOn(lensInUse(), typed).valueOr(TStop(4))});
         break;
     case ShutterLink:
         go(TurnShutter{parseShutter(typed).valueOr(ShutterAngle(180))});

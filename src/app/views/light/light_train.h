@@ -36,6 +36,7 @@ private:
     void turnBy(Link link, int steps, const ShootDocument::Value& from, int drag);
     void enter(Link link, const QString& text);
     [[nodiscard]] std::optional<QString> problemWith(Link link, const QString& text) const;
+    [[nodiscard]] const Lens* lensInUse() const;
     [[nodiscard]] static QString stepName(Link link);
 
     Actions& m_actions;

@@ -1,6 +1,8 @@
 #include "core/verdict/day/day_rules.h"
 #include "core/verdict/heat_reason.h"
+#include "core/verdict/light_change.h"
 
+#include <cmath>
 #include <set>
 
 namespace bslate::day {
@@ -32,6 +34,47 @@ void takesOutlastMode(const Case& now, Findings& out) {
                                  {"ambient", ambient},
                                  {"length", Duration{length}}},
                                 kKitEntry));
+    }
+}
+
+// Light that changes while takes run: what is lost in which of them.
+void lightOnTheDay(const Case& now, Findings& out) {
+    for (const auto& roll : now.rolls.rolls) {
+        const auto& scene = *roll.context.scene;
+        const auto by = lightChangeOf(scene, now.shoot.meter);
+        if (!by || !scene.start)
+            continue;
+        const Seconds begins = onDay(now.day.start, *scene.start);
+        const auto at = evaluate(roll.context);
+        const Stops first = changedBy(*scene.change, *by, roll.start - begins);
+        const Stops last = changedBy(*scene.change, *by, roll.end - begins);
+        for (const auto& patch : at.patches) {
+            if (patch.role == PatchRole::Spare)
+                continue;
+            const bool climbs = *by > Stops(0);
+            const Stops room = climbs ? patch.headroom : patch.aboveNoise;
+            const Stops most(climbs ? last.value() : -last.value());
+            const Stops early(climbs ? first.value() : -first.value());
+            if (room < Stops(0) || most <= room)
+                continue; // lost from the start, which the setup's own verdict tells; or kept
+            // Before a take the dials can follow the light; inside it nothing can.
+            const bool before = early > room;
+            const Seconds from =
+                before ? roll.start
+                       : begins + scene.change->over * (room.value() / std::abs(by->value()));
+            out.push_back(about(now, roll.take,
+                                before   ? "day-light-moved"
+                                : climbs ? "day-light-climbs"
+                                         : "day-light-falls",
+                                climbs && !before ? Severity::Fault : Severity::Caution,
+                                {{"patch", patch.name},
+                                 {"camera", roll.context.camera->name},
+                                 {"from", ClockTime{from}},
+                                 {"moved", changedBy(*scene.change, *by, roll.start - begins)},
+                                 {"by", most - room}},
+                                "the meter's readings at both ends, straight in stops between"));
+            break;
+        }
     }
 }
 

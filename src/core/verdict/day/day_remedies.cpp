@@ -1,3 +1,4 @@
+#include "core/verdict/changes.h"
 #include "core/verdict/day/day_rules.h"
 #include "core/verdict/lattice.h"
 #include "core/verdict/levers.h"
@@ -51,14 +52,19 @@ public:
         Facts left = {{"changes", outcome.changes}, {"faults", outcome.weight().first}};
         if (outcome.safe)
             left.push_back({"safe", ClockTime{*outcome.safe, true}});
-        m_finding.remedies.push_back(
-            {id,
-             std::move(facts),
-             std::move(edit),
-             {},
-             {},
-             0,
-             Reason{outcome.safe ? "day-effect" : "day-effect-unsafe", std::move(left)}});
+        Remedy remedy{id,
+                      std::move(facts),
+                      std::move(edit),
+                      {},
+                      {},
+                      0,
+                      Reason{outcome.safe ? "day-effect" : "day-effect-unsafe", std::move(left)}};
+        const auto* before =
+            remedy.edit.setup ? findSetup(m_now.shoot, remedy.edit.setup->id) : nullptr;
+        if (before)
+            if (auto also = unnamedChanges(m_now.shoot, *before, remedy); !also.all.empty())
+                remedy.facts.push_back({"also", std::move(also)});
+        m_finding.remedies.push_back(std::move(remedy));
     }
 
     // Plans the edited day; true when it was kept.

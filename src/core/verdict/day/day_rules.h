@@ -28,6 +28,7 @@ void cardFailed(const Case&, Findings&);
 
 // body_rules.cpp: clip limits, heat and power
 void takesOutlastMode(const Case&, Findings&);
+void lightOnTheDay(const Case&, Findings&);
 void shortOfPower(const Case&, Findings&);
 void externalPowerNeeded(const Case&, Findings&);
 

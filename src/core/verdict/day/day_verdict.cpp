@@ -27,26 +27,12 @@ Finding about(const Case& now, int take, std::string_view id, Severity severity,
 }
 
 Findings findingsOf(const Case& now) {
-    constexpr void (*kRules[])(const Case&, Findings&) = {shortOfCards,
-                                                          cardsChangedInside,
-                                                          cardsMarginal,
-                                                          mirrorAndProxy,
-                                                          slotLowersRate,
-                                                          cardsTight,
-                                                          takesInFiles,
-                                                          classesUnknown,
-                                                          busHoldsBack,
-                                                          cardFailed,
-                                                          takesOutlastMode,
-                                                          shortOfPower,
-                                                          externalPowerNeeded,
-                                                          copiesMissing,
-                                                          backLate,
-                                                          safeTonight,
-                                                          storage,
-                                                          takesLate,
-                                                          dayWhole,
-                                                          howGood};
+    constexpr void (*kRules[])(const Case&, Findings&) = {
+        shortOfCards,     cardsChangedInside, cardsMarginal,  mirrorAndProxy,      slotLowersRate,
+        cardsTight,       takesInFiles,       classesUnknown, busHoldsBack,        cardFailed,
+        takesOutlastMode, lightOnTheDay,      shortOfPower,   externalPowerNeeded, copiesMissing,
+        backLate,         safeTonight,        storage,        takesLate,           dayWhole,
+        howGood};
     Findings findings;
     for (const auto rule : kRules)
         rule(now, findings);

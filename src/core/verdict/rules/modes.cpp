@@ -25,11 +25,12 @@ void offerMode(const Case& now, Finding& finding, std::string_view id, Facts fac
 }
 
 std::string_view remedyFor(std::string_view opening) {
-    return opening == "open-power"     ? "set-power"
-           : opening == "open-profile" ? "set-profile"
-           : opening == "open-setting" ? "set-rating"
-           : opening == "open-cell"    ? "set-mode"
-                                       : "";
+    return opening == "open-power"      ? "set-power"
+           : opening == "open-profile"  ? "set-profile"
+           : opening == "open-setting"  ? "set-rating"
+           : opening == "open-no-proxy" ? "no-proxy"
+           : opening == "open-cell"     ? "set-mode"
+                                        : "";
 }
 
 Facts remedyFacts(const Opening& opening) {
@@ -89,6 +90,11 @@ void modeExcluded(const Case& now, Findings& out) {
         if (id.empty() || !opening.setup)
             continue;
         const auto& to = *opening.setup;
+        if (id == "no-proxy") {
+            offer(now, finding, Remedy{id, {}, {to, std::nullopt}, {}, {}, 0},
+                  [](const Evaluation&) { return true; });
+            continue;
+        }
         if (to.rating != now.context.setup->rating && id == "set-rating") {
             if (auto turned = turn(*now.context.shoot, *now.context.setup, TurnRating{to.rating}))
                 offer(now, finding, Remedy{id, remedyFacts(opening), turned->edit, {}, {}, 0},
@@ -216,6 +222,45 @@ void soundSlowed(const Case& now, Findings& out) {
     out.push_back(std::move(finding));
 }
 
+namespace {
+
+// Zooms and lenses that see the wanted angle, the nearest to it first.
+void offerLenses(const Case& now, Finding& finding, Degrees wanted) {
+    constexpr std::size_t most = 2;
+    const auto& mine = *now.context.lens;
+    const auto wide = focalFor(now.at.recording.areaWidth, wanted);
+    std::vector<Remedy> found;
+    for (const auto& lens : now.context.shoot->kit.lenses) {
+        const bool own = lens.id == mine.id;
+        if (lens.shortest.value() <= 0 || (!own && !now.context.camera->fixedLens.empty()))
+            continue;
+        Edit edit{*now.context.setup, std::nullopt};
+        edit.setup->lens = lens.id;
+        edit.setup->focal = std::clamp(wide, lens.shortest, lens.longest);
+        edit.setup->iris = std::clamp(edit.setup->iris, lens.widest, lens.narrowest);
+        found.push_back({own ? "set-focal" : "set-lens",
+                         {{"lens", lens.name}, {"focal", edit.setup->focal}},
+                         edit,
+                         {},
+                         {},
+                         0});
+    }
+    const auto away = [&](const Remedy& remedy) {
+        const double stops = std::log2(remedy.edit.setup->focal.value() / wide.value());
+        return std::pair(std::abs(stops) > 0.02 ? std::abs(stops) : 0.0, remedy.id == "set-lens");
+    };
+    std::stable_sort(found.begin(), found.end(),
+                     [&](const Remedy& a, const Remedy& b) { return away(a) < away(b); });
+    for (auto& remedy : found)
+        if (finding.remedies.size() < most)
+            offer(now, finding, std::move(remedy), [&](const Evaluation& after) {
+                return after.recording.view.value() >= wanted.value() * kTighter &&
+                       after.recording.view.value() <= wanted.value() / kTighter;
+            });
+}
+
+} // namespace
+
 void cropTooTight(const Case& now, Findings& out) {
     const auto& facts = now.at.recording;
     if (!facts.focal)
@@ -238,26 +283,7 @@ void cropTooTight(const Case& now, Findings& out) {
         out.push_back(std::move(finding));
         return;
     }
-    const auto wide = focalFor(facts.areaWidth, wanted);
-    const auto cured = [&](const Evaluation& after) {
-        return after.recording.view.value() >= wanted.value() * kTighter;
-    };
-    const auto offerLens = [&](const Lens& other, std::string_view id) {
-        if (other.shortest.value() <= 0)
-            return;
-        Edit edit{*now.context.setup, std::nullopt};
-        edit.setup->lens = other.id;
-        edit.setup->focal = std::clamp(wide, other.shortest, other.longest);
-        edit.setup->iris = std::clamp(edit.setup->iris, other.widest, other.narrowest);
-        offer(now, finding,
-              Remedy{id, {{"lens", other.name}, {"focal", edit.setup->focal}}, edit, {}, {}, 0},
-              cured);
-    };
-    offerLens(lens, "set-focal");
-    if (now.context.camera->fixedLens.empty())
-        for (const auto& other : now.context.shoot->kit.lenses)
-            if (other.id != lens.id && finding.remedies.size() < 2)
-                offerLens(other, "set-lens");
+    offerLenses(now, finding, wanted);
     out.push_back(std::move(finding));
 }
 

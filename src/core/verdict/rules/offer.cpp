@@ -1,5 +1,6 @@
 #include "core/verdict/rules/offer.h"
 
+#include "core/verdict/changes.h"
 #include "core/verdict/levers.h"
 
 #include <cmath>
@@ -17,20 +18,14 @@ std::optional<Remedy> filterRemedy(const Case& now, Stops wantedLoss) {
     if (!context)
         return std::nullopt;
     const Stops change = now.context.ndLoss - context->ndLoss;
-    std::string stack;
-    for (const auto& id : edit.setup->filters)
-        for (const auto& filter : filtersFor(now.context.shoot->kit, *now.context.camera))
-            if (filter.id == id)
-                stack += (stack.empty() ? "" : " + ") + filter.name;
-    const bool none = edit.setup->filters.empty();
-    if (none)
-        stack = "no ND";
-    return Remedy{none ? "remove-nd" : "set-nd",
-                  {{"nd", context->ndLoss}, {"change", change}, {"stack", stack}},
-                  std::move(edit),
-                  {},
-                  {},
-                  0};
+    const auto told = filterChange(now.context.shoot->kit, *now.context.camera, setup.filters,
+                                   edit.setup->filters);
+    Facts facts = {{"nd", context->ndLoss}, {"change", change}};
+    facts.insert(facts.end(), told.facts.begin(), told.facts.end());
+    const std::string_view id = told.id == "filters-out"  ? "remove-nd"
+                                : told.id == "filters-on" ? "set-nd"
+                                                          : "swap-nd";
+    return Remedy{id, std::move(facts), std::move(edit), {}, {}, 0};
 }
 
 std::optional<Remedy> irisRemedy(const Case& now, TStop iris) {
@@ -79,6 +74,9 @@ void describeEffect(const Case& now, const Evaluation& after, Remedy& remedy) {
         if (after.patches[i].role != PatchRole::Spare && isLost(after.patches[i]) &&
             !isLost(now.at.patches[i]))
             ++remedy.worse;
+    auto also = unnamedChanges(*now.context.shoot, *now.context.setup, remedy);
+    if (!also.all.empty())
+        remedy.facts.push_back({"also", std::move(also)});
 }
 
 std::vector<Remedy> exposureRemedies(const Case& now, Stops change) {

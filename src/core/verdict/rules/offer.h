@@ -11,7 +11,7 @@ namespace bslate::rules {
 /// edited setup cannot be evaluated.
 [[nodiscard]] std::optional<Evaluation> evaluationAfter(const Case& now, const Edit& edit);
 
-/// Fills in the remedy's predicted effect from its evaluation.
+/// Fills in the remedy's predicted effect from its evaluation, and what it does beside its title.
 void describeEffect(const Case& now, const Evaluation& after, Remedy& remedy);
 
 /// Offers a remedy on the finding, if evaluating the edited document satisfies `cured`.

@@ -93,6 +93,30 @@ void offerSavingSubject(const Case& now, Finding& finding) {
 
 } // namespace
 
+// Said once, with the price of each: what would cure the one undoes the other.
+void placeOrHighlight(const Case& now, Findings& out) {
+    const auto conflict = placeConflict(now);
+    if (!conflict)
+        return;
+    const auto& top = *conflict->top;
+    const bool kept = top.headroom >= Stops(0.0);
+    Finding finding;
+    finding.id = kept ? "highlight-kept" : "place-or-highlight";
+    finding.severity = kept ? Severity::Note : Severity::Caution;
+    finding.source = kCommonPractice;
+    finding.facts = {{"school", now.context.setup->school},
+                     {"patch", top.name},
+                     {"over", conflict->over},
+                     {"off", conflict->shift}};
+    if (!kept) {
+        for (auto& remedy : darkeningRemedies(now, -top.headroom))
+            offer(now, finding, std::move(remedy),
+                  [](const Evaluation& after) { return brightest(after)->headroom >= Stops(0.0); });
+        offerSavingSubject(now, finding);
+    }
+    out.push_back(std::move(finding));
+}
+
 void patchClipped(const Case& now, Findings& out) {
     for (const auto& patch : now.at.patches) {
         if (patch.state != PatchState::Clipped)
@@ -107,7 +131,8 @@ void patchClipped(const Case& now, Findings& out) {
         const auto kept = [&](const Evaluation& after) {
             return samePatch(after, patch.id).headroom >= Stops(0.0);
         };
-        if (!spare) {
+        // Where the place and the highlight cannot both be had, placeOrHighlight() offers each.
+        if (!spare && !placeConflict(now)) {
             for (auto& remedy : darkeningRemedies(now, -patch.headroom))
                 offer(now, finding, std::move(remedy), kept);
             if (auto remedy = reratingRemedy(now, -patch.headroom))
@@ -166,11 +191,15 @@ void sceneWider(const Case& now, Findings& out) {
                      {"top", top->name},
                      {"bottom", bottom->name}};
 
-    offerSavingSubject(now, finding);
-    // Save the highlight: the brightest comes under the clip.
-    const Stops drop = std::max(Stops(0.0), -top->headroom);
-    for (auto& remedy : darkeningRemedies(now, drop)) {
-        remedy.id = "save-highlight";
+    // Where the school's place is in the way, placeOrHighlight() offers the two.
+    const bool torn = placeConflict(now).has_value();
+    if (!torn)
+        offerSavingSubject(now, finding);
+    // Save the highlight: the brightest comes under the clip, when it is not there already.
+    const Stops drop = -top->headroom;
+    const bool wanted = drop > Stops(0.0) && !torn;
+    for (auto& remedy : wanted ? darkeningRemedies(now, drop) : std::vector<Remedy>()) {
+        remedy.id = "save-highlight"; // the lever follows as what it does beside its title
         offer(now, finding, std::move(remedy),
               [](const Evaluation& after) { return brightest(after)->headroom >= Stops(0.0); });
     }
@@ -193,6 +222,9 @@ void sceneFits(const Case& now, Findings& out) {
     const auto* bottom = darkest(now.at);
     if (!top || top->headroom < kNearClip || bottom->aboveNoise < Stops(0.0))
         return;
+    if (const auto later = atEndOfChange(now))
+        if (brightest(*later)->headroom < Stops(0.0) || darkest(*later)->aboveNoise < Stops(0.0))
+            return; // changingLight() says when it no longer does
     Finding finding;
     finding.id = "scene-fits";
     finding.severity = Severity::Good;

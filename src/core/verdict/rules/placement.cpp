@@ -3,6 +3,7 @@
 #include "core/verdict/rules/rules.h"
 #include "core/verdict/schools.h"
 
+#include <algorithm>
 #include <cmath>
 
 namespace bslate::rules {
@@ -17,10 +18,23 @@ bool schoolSatisfied(const Case& now, const Evaluation& after) {
 
 } // namespace
 
+std::optional<PlaceConflict> placeConflict(const Case& now) {
+    const auto target = targetOf(now.context.setup->school, now.context, now.at);
+    const auto* top = brightest(now.at);
+    const bool follows =
+        now.context.setup->school == School::ToTheRight || now.context.setup->school == School::Raw;
+    // What keeping the highlight leaves the scene short of its place; a third of a stop is in
+    // place.
+    if (!target || !top || follows || !(target->highlights < Stops(-kOffPlace)))
+        return std::nullopt;
+    return PlaceConflict{top, target->shift, -target->highlights};
+}
+
 void skinOffPlace(const Case& now, Findings& out) {
     const auto* face = skin(now.at);
     if (!face)
         return;
+    const bool torn = placeConflict(now).has_value();
     const auto wanted = skinPlace(now.context, now.at, *face);
     if (!wanted)
         return;
@@ -36,7 +50,9 @@ void skinOffPlace(const Case& now, Findings& out) {
                      {"off", off},
                      {"wanted", levelAt(now.context.profile->curve, *wanted, now.at.depth)},
                      {"school", now.context.setup->school}};
-    if (!right)
+    if (!right && torn)
+        finding.severity = Severity::Note; // placeOrHighlight() speaks of the choice, once
+    if (!right && !torn)
         for (auto& remedy : exposureRemedies(now, -off))
             offer(now, finding, std::move(remedy), [&](const Evaluation& after) {
                 const auto* moved = skin(after);
@@ -48,7 +64,7 @@ void skinOffPlace(const Case& now, Findings& out) {
 
 void lightToSpareOrShort(const Case& now, Findings& out) {
     const auto target = targetOf(now.context.setup->school, now.context, now.at);
-    if (!target || std::abs(target->shift.value()) <= kOffPlace)
+    if (!target || std::abs(target->shift.value()) <= kOffPlace || placeConflict(now))
         return;
     const bool tooMuch = target->shift < Stops(0.0);
     const bool ndLeft = !tooMuch && now.context.ndLoss > Stops(0.1);
@@ -66,37 +82,83 @@ void lightToSpareOrShort(const Case& now, Findings& out) {
     out.push_back(std::move(finding));
 }
 
+namespace {
+
+// What placing the scene as a school wants leaves: lost stops first, then what is missing of
+// comfortable margins at both ends.
+struct Worth {
+    double lost = 0, thin = 0;
+    [[nodiscard]] bool beats(const Worth& other) const {
+        constexpr double kTells = 0.05; // stops; less is no difference
+        if (std::abs(lost - other.lost) > kTells)
+            return lost < other.lost;
+        return thin < other.thin - kTells;
+    }
+};
+
+Worth worthOf(Stops highlights, Stops shadows) {
+    const auto lacking = [](double has, Stops wanted) {
+        return std::max(0.0, wanted.value() - has);
+    };
+    return {lacking(highlights.value(), Stops(0)) + lacking(shadows.value(), Stops(0)),
+            lacking(highlights.value(), kNearClip) + lacking(shadows.value(), kThinShadows)};
+}
+
+// The setup moved to where a school wants it, by filters, else by the iris; nothing when neither
+// reaches it.
+std::optional<Edit> movedTo(const Case& now, School school) {
+    Edit edit{*now.context.setup, std::nullopt};
+    // Rated without a rating yet means the usual one stop; the exposure follows below.
+    if (school == School::Rated && std::abs(now.at.gain.value()) < 0.05 &&
+        now.at.iso == IsoBehaviour::Index)
+        edit.setup->rating = nearestRating(now.at.base.value() / 2.0);
+    edit.setup->school = school;
+    if (edit.setup->rating < now.context.iso.minimum)
+        return std::nullopt;
+    const auto context = resolve(*now.context.shoot, *edit.setup);
+    if (!context)
+        return std::nullopt;
+    const auto at = evaluate(*context);
+    const auto target = targetOf(school, *context, at);
+    if (!target)
+        return std::nullopt;
+    if (std::abs(target->shift.value()) <= kOffPlace)
+        return edit;
+    for (const auto& remedy : exposureRemedies({*context, at}, target->shift)) {
+        const auto after = evaluationAfter(now, remedy.edit);
+        const auto left = after ? targetOf(school, *context, *after) : std::nullopt;
+        if (left && std::abs(left->shift.value()) <= kOffPlace)
+            return remedy.edit;
+    }
+    return std::nullopt;
+}
+
+} // namespace
+
 void schoolSuggestion(const Case& now, Findings& out) {
     const School chosen = now.context.setup->school;
     const School suggested = suggestedSchool(now.context, now.at);
-    if (chosen == suggested)
-        return;
     const auto mine = targetOf(chosen, now.context, now.at);
-    const auto other = targetOf(suggested, now.context, now.at);
-    if (!mine || !other)
+    if (chosen == suggested || !mine)
         return;
-    // Rated without a rating yet means the usual one stop, taken by the setup's payer.
-    const bool newRating = suggested == School::Rated && std::abs(now.at.gain.value()) < 0.05 &&
-                           now.at.iso == IsoBehaviour::Index;
-    const Stops over(newRating ? 1.0 : 0.0);
+    const auto edit = movedTo(now, suggested);
+    const auto after = edit ? evaluationAfter(now, *edit) : std::nullopt;
+    if (!after || !brightest(*after))
+        return;
+    const Stops highlights = brightest(*after)->headroom, shadows = darkest(*after)->aboveNoise;
+    if (!worthOf(highlights, shadows).beats(worthOf(mine->highlights, mine->shadows)))
+        return;
     Finding finding;
     finding.id = "school-suggested";
     finding.severity = Severity::Note;
     finding.source = kCommonPractice;
     finding.facts = {{"school", suggested},
                      {"chosen", chosen},
-                     {"highlights", other->highlights - over},
-                     {"shadows", other->shadows + over},
+                     {"highlights", highlights},
+                     {"shadows", shadows},
                      {"mineHighlights", mine->highlights},
                      {"mineShadows", mine->shadows}};
-    Edit edit{*now.context.setup, std::nullopt};
-    if (newRating) {
-        const auto rating = nearestRating(now.at.base.value() / 2.0);
-        if (auto turned = turn(*now.context.shoot, *now.context.setup, TurnRating{rating}))
-            edit = std::move(turned->edit);
-    }
-    edit.setup->school = suggested;
-    offer(now, finding, Remedy{"set-school", {{"school", suggested}}, std::move(edit), {}, {}, 0},
+    offer(now, finding, Remedy{"set-school", {{"school", suggested}}, *edit, {}, {}, 0},
           [](const Evaluation&) { return true; });
     out.push_back(std::move(finding));
 }

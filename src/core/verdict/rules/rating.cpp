@@ -6,6 +6,18 @@
 #include <cmath>
 
 namespace bslate::rules {
+namespace {
+
+constexpr Stops kNoCost(0.05); // less than any figure shows
+
+// This setup with the dial at its base, nothing else changed.
+std::optional<Evaluation> atBaseRating(const Case& now) {
+    Edit edit{*now.context.setup, std::nullopt};
+    edit.setup->rating = now.at.base;
+    return evaluationAfter(now, edit);
+}
+
+} // namespace
 
 void ratingDiffers(const Case& now, Findings& out) {
     const double offset = now.at.ratingOffset.value();
@@ -58,17 +70,22 @@ void isoOffBase(const Case& now, Findings& out) {
     }
     if (now.at.iso != IsoBehaviour::Recorded || std::abs(now.at.gain.value()) < 0.05)
         return;
+    const auto atBase = atBaseRating(now);
+    if (!atBase)
+        return;
     const bool above = now.at.gain > Stops(0.0);
+    const Stops cost = above ? now.at.noiseFloor - atBase->noiseFloor : atBase->clip - now.at.clip;
+    const bool free = cost < kNoCost;
     Finding finding;
-    finding.id = above ? "iso-above-base" : "iso-below-base";
-    finding.severity = Severity::Caution;
+    finding.id = above ? "iso-above-base" : free ? "iso-below-base-free" : "iso-below-base";
+    finding.severity = free ? Severity::Note : Severity::Caution;
     finding.source = "gain before the curve: full well is unchanged";
-    finding.facts = {{"gain", now.at.gain},
+    finding.facts = {{"gain", cost},
                      {"ei", setup.rating},
                      {"base", now.at.base},
                      {"clip", now.at.clip},
                      {"floor", now.at.noiseFloor}};
-    if (now.at.base >= now.context.iso.minimum && now.at.base <= now.context.iso.maximum)
+    if (!free && now.at.base >= now.context.iso.minimum && now.at.base <= now.context.iso.maximum)
         if (auto turned = turn(*now.context.shoot, setup, TurnRating{now.at.base}))
             offer(now, finding,
                   Remedy{"set-rating", {{"ei", now.at.base}}, turned->edit, {}, {}, 0},

@@ -24,7 +24,20 @@ void patchInNoise(const Case&, Findings&);
 void sceneWider(const Case&, Findings&);
 void sceneFits(const Case&, Findings&);
 
+// changing_light.cpp: the way the light goes
+void changingLight(const Case&, Findings&);
+/// The scene at the end of its change; none when its light stays.
+[[nodiscard]] std::optional<Evaluation> atEndOfChange(const Case&);
+
 // placement.cpp: where the school wants the scene
+/// The scene's place under its school would clip what must be kept: both cannot be had.
+struct PlaceConflict {
+    const PatchPlacement* top = nullptr;
+    Stops shift; ///< to the place
+    Stops over;  ///< by which the brightest patch would clip there
+};
+[[nodiscard]] std::optional<PlaceConflict> placeConflict(const Case&);
+void placeOrHighlight(const Case&, Findings&);
 void skinOffPlace(const Case&, Findings&);
 void lightToSpareOrShort(const Case&, Findings&);
 void schoolSuggestion(const Case&, Findings&);
@@ -84,7 +97,9 @@ inline constexpr std::array kAll = {Rule{patchClipped},
                                     Rule{patchInNoise},
                                     Rule{sceneWider},
                                     Rule{sceneFits},
+                                    Rule{placeOrHighlight},
                                     Rule{skinOffPlace},
+                                    Rule{changingLight},
                                     Rule{lightToSpareOrShort},
                                     Rule{schoolSuggestion},
                                     Rule{cardReadsDark},

@@ -63,8 +63,9 @@ void shutterAngleOffRule(const Case& now, Findings& out) {
         finding.id = "shutter-by-hand";
         finding.severity = Severity::Note;
     } else if (close) {
+        // No praise for a shutter under which the light pulses.
         finding.id = school == ShutterSchool::Crisp ? "shutter-crisp" : "shutter-half-frame";
-        finding.severity = Severity::Good;
+        finding.severity = isMoving(now.at.cadence.pulsing) ? Severity::Note : Severity::Good;
     } else if (before) {
         finding.id = "shutter-left-behind";
         finding.facts.push_back({"before", "Setup " + before->number});

@@ -78,7 +78,7 @@ void offerWithoutMirror(const Case& now, Finding& finding) {
     const Seconds take = now.context.scene->longestTake;
     const auto cured = [&](const Evaluation& after) {
         const auto& facts = after.recording;
-        return (!facts.second || facts.second->holds) && facts.recordTime &&
+        return (!facts.second || facts.second->holds) && facts.cardHolds && facts.recordTime &&
                *facts.recordTime >= withMargin(take);
     };
     Edit edit{*now.context.setup, std::nullopt};
@@ -148,18 +148,27 @@ void takeLimits(const Case& now, Findings& out) {
 }
 
 void secondSlot(const Case& now, Findings& out) {
-    const auto& second = now.at.recording.second;
-    if (!second || second->holds)
+    const auto& facts = now.at.recording;
+    const auto tell = [&](std::string_view id, const std::string& slot, const std::string& card,
+                          DataRate need, DataRate best) {
+        auto finding = limit(id, Severity::Fault,
+                             {{"camera", now.context.camera->name},
+                              {"slot", slot},
+                              {"need", CardSpeed{need}},
+                              {"best", CardSpeed{best}},
+                              {"card", card}});
+        finding.source = "the cards' guaranteed speed classes";
+        offerWithoutMirror(now, finding);
+        out.push_back(std::move(finding));
+    };
+    if (!facts.second)
         return;
-    auto finding = limit(second->card.empty() ? "mirror-no-card" : "mirror-slow", Severity::Fault,
-                         {{"camera", now.context.camera->name},
-                          {"slot", second->slot},
-                          {"need", CardSpeed{second->peak}},
-                          {"best", CardSpeed{second->guaranteed}},
-                          {"card", second->card}});
-    finding.source = "the cards' guaranteed speed classes";
-    offerWithoutMirror(now, finding);
-    out.push_back(std::move(finding));
+    const auto& second = *facts.second;
+    if (!facts.card.empty() && !facts.cardHolds)
+        tell("first-slot-slow", facts.slot, facts.card, facts.peak, facts.guaranteed);
+    if (!second.holds)
+        tell(second.card.empty() ? "mirror-no-card" : "mirror-slow", second.slot, second.card,
+             second.peak, second.guaranteed);
 }
 
 void classUnknown(const Case& now, Findings& out) {
