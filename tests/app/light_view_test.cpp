@@ -82,8 +82,11 @@ TEST_F(LightStep, DraggingABlockMovesByStepsFromWhereItStarted) {
 }
 
 TEST_F(LightStep, EveryBlockTakesTypedEntry) {
-    typeInto(LightTrain::Iris, "f/5.6");
+    typeInto(LightTrain::Iris, "T5.6");
     EXPECT_NEAR(setup().iris.value(), std::exp2(2.5), 1e-12);
+    // An f-number goes through the lens: wide open it is f/1.5 and passes T1.6.
+    typeInto(LightTrain::Iris, "f/5.6");
+    EXPECT_NEAR(setup().iris.value(), std::exp2(2.5) * std::exp2(2.0 / 3) / 1.5, 1e-9);
     typeInto(LightTrain::ShutterLink, "1/100");
     EXPECT_NEAR(at().exposureTime.value(), 0.01, 1e-9);
     typeInto(LightTrain::Rated, "EI 640");

@@ -40,7 +40,7 @@ FindingRow* rowOf(WindowTest& test, const char* key) {
 }
 
 TEST_F(Window, ARemedyIsOneClickAndOneUndo) {
-    auto* row = rowOf(*this, "patch-clipped:sky");
+    auto* row = rowOf(*this, "place-or-highlight");
     ASSERT_NE(row, nullptr);
     QPushButton* cure = nullptr;
     for (auto* button : row->findChildren<QPushButton*>())
@@ -52,7 +52,8 @@ TEST_F(Window, ARemedyIsOneClickAndOneUndo) {
     QTest::mouseClick(cure, Qt::LeftButton);
     EXPECT_EQ(setup().rating, ExposureIndex(640));
     EXPECT_EQ(rowOf(*this, "patch-clipped:sky"), nullptr);
-    EXPECT_EQ(window->document().undoStack().undoText(), QStringLiteral("Rate EI 640"));
+    EXPECT_EQ(window->document().undoStack().undoText(), QStringLiteral("Rate EI 640, ND0.3 on"))
+        << "all that it did";
     window->document().undoStack().undo();
     EXPECT_NE(rowOf(*this, "patch-clipped:sky"), nullptr);
 }

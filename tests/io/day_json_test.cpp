@@ -1,4 +1,5 @@
 // Days in a shoot file, and gear of a day in a kit file: read, written, and refused with a pointer.
+#include "core/quantity/parse.h"
 #include "io/kit_json.h"
 #include "io/shoot_json.h"
 #include "support/temporary_folder.h"
@@ -110,6 +111,27 @@ TEST(DayJson, TooManyTakesAreRefused) {
     const auto shoot = readShoot(json.dump(), "demo", {});
     ASSERT_FALSE(shoot.ok());
     EXPECT_EQ(shoot.error().expected, "at most 2000 takes a day");
+}
+
+// "85.5 s" is a length whatever the locale writes; this program is run once under one with commas.
+TEST(DayJson, NumbersDoNotDependOnTheLocale) {
+    ASSERT_TRUE(parseDuration("85.5 s").ok());
+    EXPECT_EQ(*parseDuration("85.5 s"), Seconds(85.5));
+    Shoot shoot;
+    ShootDay day;
+    Take take;
+    take.id = "t";
+    take.length = Seconds(85.5);
+    take.at = Seconds(20430.5);
+    take.gap = Seconds(0.25);
+    day.takes = {take};
+    shoot.plan = {day};
+    const auto text = writeShoot(shoot);
+    const auto read = readShoot(text, "a.bslate", {});
+    ASSERT_TRUE(read.ok()) << message(read.error());
+    EXPECT_EQ(read->plan[0].takes[0].length, Seconds(85.5));
+    EXPECT_EQ(read->plan[0].takes[0].at, Seconds(20430.5)) << "seconds are kept";
+    EXPECT_EQ(writeShoot(*read), text);
 }
 
 } // namespace

@@ -214,8 +214,13 @@ TStop nearestIris(double aperture) {
 }
 
 TStop irisWithin(TStop widest, TStop narrowest, double aperture) {
-    const TStop mark = nearestIris(std::clamp(aperture, widest.value(), narrowest.value()));
-    return std::clamp(mark, widest, narrowest);
+    const double wanted = std::clamp(aperture, widest.value(), narrowest.value());
+    TStop nearest = std::clamp(nearestIris(wanted), widest, narrowest);
+    const auto away = [&](TStop iris) { return std::abs(std::log2(iris.value() / wanted)); };
+    for (const TStop end : {widest, narrowest})
+        if (away(end) < away(nearest) - 1e-9)
+            nearest = end;
+    return nearest;
 }
 
 TStop stepIris(TStop from, int steps) {

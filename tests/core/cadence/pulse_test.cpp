@@ -148,5 +148,42 @@ TEST(Gathered, StaysWithinTheSwingAndReachesIt) {
     }
 }
 
+// Half tubes that keep step with 24 under 60 Hz, half LED at 400 Hz that does not: what the tubes
+// hide, the LED does. Worked by hand: 400 Hz over 160/360/24 s are 7.407 periods, lit for 0 to
+// 0.407 of the rest, so the LED swings 0.945 to 1.055; the tubes' ripple is 0.6 |sin(2.222
+// pi)/(2.222 pi)|.
+TEST(Pulsing, LampsThatKeepStepHideNoneThatDoNot) {
+    PulsedLight tubes = sine(120, 0.6), led;
+    tubes.fromMains = true;
+    tubes.share = led.share = Fraction(0.5);
+    led.waveform = Waveform::Pwm;
+    led.frequency = Hertz(400);
+    const PulsedLight lamps[] = {tubes, led};
+    const auto seen = pulsing(lamps, Seconds(160.0 / 360 / 24), fps(24), Seconds(0));
+    const double ripple = 0.6 * std::sin(0.2222222 * M_PI) / (2.2222222 * M_PI);
+    const double dimmest = 1 - 0.5 * ripple;
+    EXPECT_NEAR(seen.moving.value(), std::log2((dimmest + 0.0275) / (dimmest - 0.0275)), 1e-4);
+    EXPECT_TRUE(isMoving(seen));
+    EXPECT_EQ(seen.strongest, 1u) << "the one that moves";
+    EXPECT_NEAR(seen.alias.value(), 8, 1e-9);
+    EXPECT_GT(seen.peakToPeak, seen.moving) << "bands of the tubes besides";
+    // The tubes alone stand still: bands, and no flicker.
+    const auto alone = pulsing(std::span(lamps, 1), Seconds(160.0 / 360 / 24), fps(24), Seconds(0));
+    EXPECT_FALSE(isMoving(alone));
+    EXPECT_FALSE(isStill(alone));
+    EXPECT_EQ(alone.alias, Hertz(0));
+}
+
+TEST(Pulsing, AMeasuredLampKeepsStepByTheOrdersItHas) {
+    PulsedLight lamp;
+    lamp.waveform = Waveform::Harmonics;
+    lamp.frequency = Hertz(50);
+    lamp.harmonics = {{1, Fraction(0)}, {2, Fraction(0.4)}}; // 100 Hz alone
+    EXPECT_TRUE(keepsStep(lamp, fps(25)));
+    EXPECT_TRUE(keepsStep(lamp, fps(100))) << "though 50 Hz would not";
+    lamp.harmonics[0].depth = Fraction(0.1);
+    EXPECT_FALSE(keepsStep(lamp, fps(100)));
+}
+
 } // namespace
 } // namespace bslate

@@ -127,5 +127,37 @@ TEST(NearestSafeRates, AreOfferedFirstAndElseTheLampsOwn) {
     EXPECT_EQ(standard.front(), (SafeRate{fps(100), true, std::nullopt, false}));
 }
 
+// 85.3 degrees at 24 under 50 Hz are 0.030 stop with the mains as they should be and 0.039 with
+// them 0.4 % off: what is called safe stays so.
+TEST(SafeShutters, HoldWithTheMainsOff) {
+    PulsedLight tubes = lamp(100);
+    tubes.fromMains = true;
+    for (const auto& range : safeShutters(std::span(&tubes, 1), fps(24)))
+        for (const auto angle : {range.from, range.best, range.to}) {
+            const auto seen =
+                pulsing(std::span(&tubes, 1), exposureTime(angle, fps(24)), fps(24), Seconds(0));
+            EXPECT_LE(seen.worstOnMains.value(), kVisible.value() + 1e-6) << angle.value();
+        }
+    const auto first = safeShutters(std::span(&tubes, 1), fps(24)).front();
+    EXPECT_GT(first.from.value(), 85.3);
+    EXPECT_NEAR(first.best.value(), 86.4, 1e-9) << "whole periods, as every handbook has them";
+}
+
+// 100 and 120 Hz together: at 25 the first keep step and the second do not, so 180 degrees (1/50)
+// pulse and only a whole number of 120ths is still; at 24 it is the other way round, and 1/50 is.
+TEST(NearestSafeRates, SayWithWhichShutter) {
+    const PulsedLight both[] = {lamp(100), lamp(120)};
+    const FrameRate offered[] = {fps(24), fps(25)};
+    const auto rates = nearestSafeRates(both, fps(25), offered);
+    ASSERT_EQ(rates.size(), 2u);
+    EXPECT_EQ(rates[0].rate, fps(25));
+    ASSERT_TRUE(rates[0].shutter);
+    EXPECT_NEAR(rates[0].shutter->value(), 150, 0.3) << "1/60: two pulses of 120 Hz";
+    EXPECT_TRUE(rates[0].bandsStand);
+    EXPECT_EQ(rates[1].rate, fps(24));
+    ASSERT_TRUE(rates[1].shutter);
+    EXPECT_NEAR(rates[1].shutter->value(), 172.8, 0.3);
+}
+
 } // namespace
 } // namespace bslate

@@ -2,6 +2,7 @@
 
 #include <gtest/gtest.h>
 
+#include <algorithm>
 #include <cmath>
 
 namespace bslate {
@@ -54,6 +55,35 @@ TEST(Shutter, NearestOnTheDial) {
     EXPECT_EQ(nearestOnDial({}, odd, fps(24)), odd);
     // Nothing longer than the frame is offered.
     EXPECT_LE(exposureTime(nearestOnDial(times, Seconds(1), fps(60)), fps(60)).value(), 1.0 / 60);
+}
+
+// The key for a third of a stop moves on every dial, coarse or fine, to its end and no farther.
+TEST(MoveShutter, AlwaysMovesUntilTheEnd) {
+    const auto thirds = thirdStopTimes(), halves = halfStopTimes();
+    for (const auto& dial : {ShutterDial{0, {thirds.begin(), thirds.end()}},
+                             ShutterDial{0, {halves.begin(), halves.end()}}, ShutterDial{0.1, {}},
+                             ShutterDial{45, {}}}) {
+        const FrameRate rate{Rational(24, 1)};
+        Shutter now = nearestOnDial(dial, ShutterAngle(180), rate);
+        const double shortest = dial.times.empty() ? dial.angleStep / 360 / 24 : 1.0 / 8000;
+        for (int i = 0; i < 60; ++i) {
+            const Shutter next = moveShutter(dial, now, Stops(-1.0 / 3), rate);
+            if (exposureTime(now, rate).value() > shortest * 1.001)
+                EXPECT_LT(exposureTime(next, rate), exposureTime(now, rate));
+            now = next;
+        }
+        EXPECT_NEAR(exposureTime(now, rate).value(), shortest, shortest * 0.01);
+    }
+}
+
+TEST(ShutterTimes, HaveNoGapOverTheirStep) {
+    for (const auto& times : {thirdStopTimes(), halfStopTimes()})
+        for (std::size_t i = 1; i < times.size(); ++i)
+            EXPECT_LT(stopsBetween(times[i - 1], times[i]).value(), 0.6) << i;
+    const auto thirds = thirdStopTimes();
+    EXPECT_NE(std::find(thirds.begin(), thirds.end(), Seconds(1.0 / 5000)), thirds.end());
+    const auto halves = halfStopTimes();
+    EXPECT_NE(std::find(halves.begin(), halves.end(), Seconds(1.0 / 6000)), halves.end());
 }
 
 } // namespace

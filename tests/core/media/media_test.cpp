@@ -75,5 +75,36 @@ TEST(SensorRateWriting, MultipliesByTheRates) {
     EXPECT_NEAR(written.value(), 1000e6, 1);
 }
 
+TEST(SpeedClass, IsFoundAsTheStandardsSpellIt) {
+    for (const auto& [typed, name] :
+         {std::pair("v60", "V60"), std::pair("Class 10", "C10"), std::pair("class4", "C4"),
+          std::pair("u3", "U3"), std::pair("UHS Speed Class 3", "U3"),
+          std::pair("Video Speed Class 90", "V90"), std::pair("vpg-400", "VPG400")}) {
+        const auto found = findSpeedClass(typed);
+        ASSERT_TRUE(found) << typed;
+        EXPECT_EQ(found->name, name);
+    }
+    EXPECT_FALSE(findSpeedClass("class"));
+    EXPECT_FALSE(findSpeedClass("V61"));
+}
+
+// SD Association: V60 and V90 are defined for UHS-II and faster buses (from memory).
+TEST(GuaranteedIn, AClassSaysNothingOfASlowerBusThanItsOwn) {
+    MemoryCard card;
+    card.bus = "UHS-II";
+    Slot fast{"1", "slot 1", CardForm::Sd, "UHS-II", {}, {}};
+    Slot slow{"2", "slot 2", CardForm::Sd, "UHS-I", {}, {}};
+    for (const char* name : {"V60", "V90"}) {
+        card.speedClass = name;
+        EXPECT_EQ(guaranteedIn(card, fast), findSpeedClass(name)->guaranteed);
+        EXPECT_EQ(guaranteedIn(card, slow), kAssumedBelowClass) << name;
+        EXPECT_TRUE(isClassUnknownIn(card, slow));
+        EXPECT_FALSE(isClassUnknownIn(card, fast));
+    }
+    card.speedClass = "V30";
+    EXPECT_EQ(guaranteedIn(card, slow), findSpeedClass("V30")->guaranteed);
+    EXPECT_FALSE(isClassUnknownIn(card, slow));
+}
+
 } // namespace
 } // namespace bslate

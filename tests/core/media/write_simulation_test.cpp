@@ -106,5 +106,21 @@ TEST(CardBench, FindsTheSpeedAndTheWorstBlock) {
     EXPECT_EQ(part->blocks, 7) << "7 * 16 of 200 MB are past the half";
 }
 
+// 400 Mb/s are 50 MB/s onto a card of 30: 20 MB/s go into 500 MB, which are full after 25 s, and
+// then two fifths of every second are lost. That one overrun never ends makes it no rare event.
+TEST(WriteSimulation, AnOverrunThatNeverEndsIsCertain) {
+    const WriteLoad load{DataRate(400e6), Fraction(0), Seconds(0.5), DataSize(500e6)};
+    const auto outcome = simulateWriting(load, *parseCardBehaviour("V30"), Seconds(36000), 1);
+    ASSERT_TRUE(outcome.firstDrop);
+    EXPECT_NEAR(outcome.firstDrop->value(), 25, 1e-6);
+    EXPECT_EQ(outcome.dropChance, Fraction(1));
+    EXPECT_NEAR(outcome.lostShare.value(), 0.4 * (36000 - 25) / 36000, 1e-6);
+    EXPECT_EQ(outcome.drops, 1);
+    const WriteLoad none{DataRate(400e6), Fraction(0), Seconds(0.5), DataSize(0)};
+    const auto atOnce = simulateWriting(none, *parseCardBehaviour("V30"), Seconds(60), 1);
+    EXPECT_EQ(atOnce.firstDrop, Seconds(0));
+    EXPECT_EQ(atOnce.dropChance, Fraction(1));
+}
+
 } // namespace
 } // namespace bslate

@@ -46,6 +46,17 @@ TEST(Day, TakesFollowEachOtherAndWaitForTheirHour) {
     times = timesOf(day);
     EXPECT_EQ(times[1].start, Seconds(10.5 * 3600));
     EXPECT_EQ(times[2].start, Seconds(10.5 * 3600 + 2000 + 900));
+    // A take that began before the day was to start is of this day, and what follows follows it.
+    ShootDay early;
+    early.start = Seconds(8 * 3600.0);
+    early.takes.resize(2);
+    early.takes[0].began = Seconds(7 * 3600.0 + 55 * 60);
+    early.takes[0].ran = Seconds(600);
+    EXPECT_EQ(timesOf(early)[0].start, Seconds(7 * 3600.0 + 55 * 60));
+    EXPECT_EQ(timesOf(early)[1].start, Seconds(8 * 3600.0 + 5 * 60 + 300));
+    EXPECT_EQ(onDay(early.start, Seconds(7.5 * 3600)), Seconds(7.5 * 3600));
+    EXPECT_EQ(onDay(early.start, Seconds(1800)), Seconds(24.5 * 3600));
+    EXPECT_EQ(nextAfter(early.start, Seconds(7 * 3600.0)), Seconds(31 * 3600.0));
     // The small hours belong to the evening before.
     day.start = Seconds(20 * 3600.0);
     day.takes[1].began.reset();
@@ -116,6 +127,27 @@ TEST(TakesFromScenes, SplitTheFootage) {
     shoot = withDay(withDay(shoot, dayOf(shoot, 2)), first);
     ASSERT_EQ(shoot.plan.size(), 2u);
     EXPECT_EQ(shoot.plan[0].number, 1) << "by number";
+}
+
+// Whatever a take is called and its setups are numbered, its line gives it back.
+TEST(TakeLine, ComesBackWhateverItIsCalled) {
+    auto shoot = twoCameras();
+    shoot.setups[0].number = "4 A+";
+    for (const char* name : {"", "whole", "the whole thing", "70min", "05:40", "gap5min",
+                             "a \"b\" c", "two  spaces", " leading", "back\\slash", "12"}) {
+        Take take;
+        take.name = name;
+        take.setups = {"s4A", "s4B"};
+        take.length = Seconds(85.5);
+        take.at = Seconds(20430);
+        take.gap = Seconds(0);
+        take.whole = true;
+        const auto line = lineOf(shoot, take);
+        const auto read = parseTakeLine(shoot, line);
+        ASSERT_TRUE(read.ok()) << line << ": " << message(read.error());
+        EXPECT_EQ(*read, take) << line;
+    }
+    EXPECT_FALSE(parseTakeLine(shoot, "4B 24:99").ok());
 }
 
 } // namespace

@@ -59,5 +59,22 @@ TEST(Lamps, TakeTheUsualNumbersAndDivideWhatIsLeft) {
     EXPECT_EQ(lightsOf(scene, Hertz(60))[0].frequency, Hertz(120));
 }
 
+TEST(LampLine, ComesBackWhateverItIsCalled) {
+    for (const char* name : {"old tubes", "Workshop under old tubes", "tubes", "400Hz", "share",
+                             "share5", "h1:2", "a \"b\"", "80%", "two  spaces", "dimmed lamp"})
+        for (const auto kind : {SourceKind::Ballast, SourceKind::DimmedLed, SourceKind::Steady}) {
+            Source lamp;
+            lamp.name = name;
+            lamp.kind = kind;
+            lamp.pulses = Hertz(1000.0 / 3);
+            lamp.depth = Fraction(2.0 / 3);
+            lamp.share = Fraction(0.7);
+            const auto line = lineOf(lamp);
+            const auto read = parseLampLine(line);
+            ASSERT_TRUE(read.ok()) << line << ": " << message(read.error());
+            EXPECT_EQ(*read, lamp) << line;
+        }
+}
+
 } // namespace
 } // namespace bslate

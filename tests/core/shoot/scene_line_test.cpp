@@ -3,6 +3,9 @@
 
 #include <gtest/gtest.h>
 
+#include <array>
+#include <random>
+
 namespace bslate {
 namespace {
 
@@ -134,6 +137,70 @@ TEST(SceneLine, RewritingKeepsWhatTheLineCannotSay) {
     EXPECT_EQ(after.patches[1], sky);
     EXPECT_EQ(rewritten(scene, understood("2A doorway talk")).patches[0].reading.value, 26)
         << "a line without a reading leaves the metered one";
+}
+
+// A scene rewritten by its own line is the same scene, for any values and any names.
+TEST(SceneLine, GivesTheSceneBackWhateverItHolds) {
+    std::mt19937_64 random(13);
+    std::uniform_real_distribution<double> unit(0, 1);
+    const auto any = [&](auto... values) {
+        const std::array list{values...};
+        return list[static_cast<std::size_t>(unit(random) * list.size())];
+    };
+    for (int round = 0; round < 2000; ++round) {
+        Scene scene;
+        scene.id = "s";
+        scene.number = any("", "2A", "14", "2 A", "Pick-up", "#3", "dusk", "12ABC");
+        scene.name = any("Doorway", "Lantern walk at dusk", "Workshop under old tubes", "all 12min",
+                         "2 cellos", "to EV14 in 40min", "say \"cheese\"", "int", "talk, talk",
+                         "a  b", "x4", "26 lx", "05:40", "day2", "water", "400Hz", "Room 26", "EV",
+                         "back\\slash", "-5C", "T2.8");
+        scene.day = any(1, 2, 17);
+        if (round % 2)
+            scene.start = Seconds(any(20400.0, 20430.0, 86399.5));
+        scene.place = any(Place::Unknown, Place::Interior, Place::Exterior);
+        if (round % 3)
+            scene.described = any(DescribedLight::Dusk, DescribedLight::Candle);
+        if (round % 5 == 0)
+            scene.change = LightChange{{14 + unit(random), LightUnit::EvReflected}, Seconds(2400)};
+        if (round % 4 == 0)
+            scene.depth = DepthWish{TStop(std::exp2(1.5)), TStop(2.9 + unit(random))};
+        scene.subjectSpeed = WidthsPerSecond(any(0.0, unit(random)));
+        if (round % 7 == 0)
+            scene.pan = DegreesPerSecond(1 + unit(random));
+        scene.slowMotion = Magnification(any(1.0, 4.17, 1 + unit(random)));
+        scene.sound = round % 2 == 0;
+        scene.longestTake = Seconds(any(0.0, 720.0, 1 + unit(random)));
+        scene.footage = Seconds(any(0.0, 3600.0, 1 + unit(random)));
+        if (round % 3 == 1)
+            scene.view = Degrees(20 + unit(random));
+        if (round % 3 == 2)
+            scene.ambient = Celsius(-5 + unit(random));
+        scene.hazards = {round % 2 == 0, round % 3 == 0, round % 5 == 0, round % 7 == 0};
+        if (round % 2) {
+            Patch grey;
+            grey.id = "grey";
+            grey.role = PatchRole::Grey;
+            grey.reading = {1 + unit(random), any(LightUnit::Lux, LightUnit::FootCandle,
+                                                  LightUnit::CandelaPerM2, LightUnit::EvReflected)};
+            scene.patches = {grey};
+        }
+        const auto line = lineOf(scene);
+        const auto read = parseSceneLine(line);
+        ASSERT_TRUE(read.ok()) << line << ": " << message(read.error());
+        EXPECT_EQ(read->scene.name, scene.name) << line;
+        EXPECT_EQ(read->scene.number, scene.number) << line;
+        EXPECT_EQ(rewritten(scene, *read), scene) << line;
+    }
+}
+
+TEST(SceneLine, QuotesAreNames) {
+    const auto line = understood("\"Lantern walk at dusk\" ext 4lx");
+    EXPECT_EQ(line.scene.name, "Lantern walk at dusk");
+    EXPECT_FALSE(line.scene.described);
+    EXPECT_EQ(line.scene.place, Place::Exterior);
+    EXPECT_EQ(understood("\"never closed").scene.name, "never closed");
+    EXPECT_EQ(understood("#Pick-up quay").scene.number, "Pick-up");
 }
 
 } // namespace

@@ -159,5 +159,22 @@ TEST(Curve, CodesInAStop) {
     EXPECT_NEAR(codesInStop(tarnLog(), Stops(2), BitDepth{8}) / ten, 255.0 / 1023, 1e-12);
 }
 
+TEST(StandardCurves, AreFoundAsTheStandardsSpellThem) {
+    for (const char* name : {"ACEScct", "acescct", "BT.709", "Rec.709", "ITU-R BT.709", "rec 709",
+                             "BT.2020", "HLG", "sRGB", "PQ", "ST 2084", "SMPTE ST 2084", "ACEScc"})
+        EXPECT_TRUE(standardCurve(name)) << name;
+    EXPECT_EQ(standardCurve("Rec.709"), bt709());
+    EXPECT_FALSE(standardCurve("rec"));
+    EXPECT_FALSE(standardCurve("BT.601"));
+}
+
+TEST(Pq, DecodesToANumberBeyondItsEnds) {
+    for (const double signal : {-1.0, 0.0, 1.0, 1.0087, 1.09, 2.0, 50.0}) {
+        const double light = decode(pq(), Signal(signal)).value();
+        EXPECT_TRUE(std::isfinite(light)) << signal;
+        EXPECT_LE(light, decode(pq(), Signal(1)).value() * (1 + 1e-12)) << signal;
+    }
+}
+
 } // namespace
 } // namespace bslate

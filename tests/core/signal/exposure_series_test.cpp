@@ -104,6 +104,62 @@ TEST(ExposureSeries, KeepsTheReadingsOfACurveThatIsNoLog) {
     EXPECT_NEAR(fit->clip[1]->value(), 2.474, 0.02) << "BT.709 reaches 100 % there";
 }
 
+// An iris that is off by a tenth of a stop at every frame, thirty times over: the clip lies between
+// the last reading below it and the first flat one, and the readings become no table of noise.
+TEST(ExposureSeries, AWanderingIrisDoesNotMoveTheClip) {
+    for (unsigned seed = 1; seed <= 30; ++seed) {
+        const Body body;
+        std::mt19937 random(seed);
+        std::normal_distribution<double> iris(0.0, 0.1);
+        std::vector<SeriesReading> readings;
+        for (double stops = -7; stops <= 6.5; stops += 1.0 / 3) {
+            auto reading = body.at(stops + iris(random), random);
+            reading.stops = Stops(stops);
+            readings.push_back(reading);
+        }
+        const auto fit = fitSeries(readings, CodeRange::Full, body.nominal);
+        ASSERT_TRUE(fit.ok()) << seed << ": " << message(fit.error());
+        EXPECT_FALSE(fit->sampled) << seed << ": a table through scatter is noise";
+        for (std::size_t c = 0; c < 3; ++c) {
+            ASSERT_TRUE(fit->clip[c]) << seed;
+            double firstFlat = 40;
+            for (const auto& reading : readings)
+                if (reading.rgb[c].value() > body.ends[c] - 2.0 / 1023)
+                    firstFlat = std::min(firstFlat, reading.stops.value());
+            EXPECT_LE(fit->clip[c]->value(), firstFlat + 1e-9) << seed;
+            EXPECT_NEAR(fit->clip[c]->value(), body.trueClip(c).value(), 0.45) << seed;
+            EXPECT_GT(fit->clipUncertainty[c].value(), 0.02) << seed;
+            EXPECT_LT(fit->clipUncertainty[c].value(), 0.7) << seed;
+        }
+    }
+}
+
+// Scatter about a curve that is no log, and not the nominal one either: not enough to tell.
+TEST(ExposureSeries, SaysWhenItCannotTellACurveFromScatter) {
+    Body body;
+    body.nominal = bt709();
+    body.ends = {1.0, 1.0, 1.0};
+    std::mt19937 random(4);
+    std::normal_distribution<double> iris(0.0, 0.25);
+    std::vector<SeriesReading> readings;
+    for (double stops = -6; stops <= 4; stops += 0.5) {
+        auto reading = body.at(stops + iris(random), random);
+        reading.stops = Stops(stops);
+        readings.push_back(reading);
+    }
+    const Curve other{CameraLog{2, 0.0735, 0.4, 6, 0.05, 0.01, {}}, CodeRange::Legal, {}};
+    const auto fit = fitSeries(readings, CodeRange::Legal, other);
+    if (fit.ok()) {
+        EXPECT_FALSE(fit->sampled) << "never a table of it";
+        return;
+    }
+    EXPECT_NE(message(fit.error()).find("not enough"), std::string::npos) << message(fit.error());
+    // With the right curve to start from, that one is kept, as bright as the body is.
+    const auto known = fitSeries(readings, CodeRange::Legal, bt709());
+    ASSERT_TRUE(known.ok()) << message(known.error());
+    EXPECT_NEAR(known->clip[1]->value(), body.trueClip(1).value(), 0.51);
+}
+
 TEST(ExposureSeries, SaysWhenNothingClips) {
     const Body body;
     auto readings = body.series();

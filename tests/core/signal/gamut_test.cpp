@@ -49,6 +49,21 @@ TEST(Gamut, DegeneratePrimariesAreRefused) {
     EXPECT_TRUE(isValid(gamutBt2020()));
 }
 
+// A ready look is a picture already: unrated it passes as it is, rated it keeps its own curve.
+TEST(RatingLut, AReadyLookIsShownThroughItsOwnCurve) {
+    RatingLut lut{bt709(), gamutBt709(), Stops(0), {}, true};
+    for (const double signal : {0.0, 0.05, 0.409, 0.75, 0.94911, 1.0}) {
+        const auto shown = apply(lut, {signal, signal, signal});
+        EXPECT_NEAR(shown[0], signal, 1e-9) << "no roll-off is put on top";
+    }
+    EXPECT_NEAR(sampleCube(lut, 17)[16][0], 1.0, 1e-6) << "pure red stays red";
+    lut.gain = Stops(-1);
+    const double half = encode(bt709(), SceneLinear(0.09)).value();
+    EXPECT_NEAR(apply(lut, {0.40901, 0.40901, 0.40901})[1], half, 1e-5);
+    EXPECT_NEAR(shownLevel(bt709(), true, Stops(2.474)).value(), 100, 0.05);
+    EXPECT_LT(shownLevel(bt709(), false, Stops(2.474)).value(), 95) << "log is rolled off";
+}
+
 TEST(RatingLut, DisplayIsBt709ThenRollsOffSmoothly) {
     for (double x = 0.0; x <= 0.6; x += 0.01)
         EXPECT_NEAR(displaySignal(SceneLinear(x)).value(), encode(bt709(), SceneLinear(x)).value(),

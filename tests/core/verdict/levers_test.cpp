@@ -128,5 +128,19 @@ TEST(Levers, NextStackWalksThroughAllLosses) {
     EXPECT_NEAR(last, 3.0 / std::log10(2.0), 1e-9) << "ends at 1.2 + 1.8";
 }
 
+TEST(Levers, TheIrisThatPaysStaysOnItsLens) {
+    EXPECT_EQ(irisWithin(TStop(2.9), TStop(22), 1.0), TStop(2.9)) << "T2.8 is off the lens";
+    EXPECT_EQ(irisWithin(TStop(2.9), TStop(15), 64), TStop(15));
+    EXPECT_EQ(irisWithin(TStop(2), TStop(22), 4.01), TStop(4));
+    Shoot shoot = sample::shoot();
+    shoot.kit.lenses[0].widest = TStop(2.9);
+    auto& setup = shoot.setups[0];
+    setup.payer = Payer::Iris;
+    setup.iris = TStop(std::exp2(1.5 + 1.0 / 6));
+    const auto turned = turn(shoot, setup, TurnRating{ExposureIndex(200)});
+    ASSERT_TRUE(turned.ok());
+    EXPECT_EQ(turned->edit.setup->iris, TStop(2.9));
+}
+
 } // namespace
 } // namespace bslate

@@ -64,6 +64,16 @@ std::optional<Evaluation> evaluationAfter(const Case& now, const Edit& edit) {
     return evaluate(context);
 }
 
+bool bringsTrouble(const Case& now, const Evaluation& after) {
+    for (std::size_t i = 0; i < after.patches.size() && i < now.at.patches.size(); ++i) {
+        const auto was = now.at.patches[i].state, is = after.patches[i].state;
+        if (after.patches[i].role != PatchRole::Spare && is != was && is != PatchState::Good &&
+            !(was == PatchState::Clipped && is == PatchState::NearClip))
+            return true;
+    }
+    return false;
+}
+
 void describeEffect(const Case& now, const Evaluation& after, Remedy& remedy) {
     if (const auto* top = brightest(after))
         remedy.highlights = top->headroom;

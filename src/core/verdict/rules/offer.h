@@ -14,6 +14,10 @@ namespace bslate::rules {
 /// Fills in the remedy's predicted effect from its evaluation, and what it does beside its title.
 void describeEffect(const Case& now, const Evaluation& after, Remedy& remedy);
 
+/// True when a patch that matters is lost or near its clip afterwards and was not before: what such
+/// a remedy gains, the next finding would take back.
+[[nodiscard]] bool bringsTrouble(const Case& now, const Evaluation& after);
+
 /// Offers a remedy on the finding, if evaluating the edited document satisfies `cured`.
 template<class Cured>
 void offer(const Case& now, Finding& finding, Remedy remedy, Cured cured) {

@@ -99,6 +99,10 @@ void placeOrHighlight(const Case& now, Findings& out) {
     if (!conflict)
         return;
     const auto& top = *conflict->top;
+    // Whoever took the loss on purpose has chosen.
+    for (const auto& acceptance : now.context.setup->accepted)
+        if (acceptance.finding == "patch-clipped:" + top.id)
+            return;
     const bool kept = top.headroom >= Stops(0.0);
     Finding finding;
     finding.id = kept ? "highlight-kept" : "place-or-highlight";
@@ -111,6 +115,9 @@ void placeOrHighlight(const Case& now, Findings& out) {
     if (!kept) {
         for (auto& remedy : darkeningRemedies(now, -top.headroom))
             offer(now, finding, std::move(remedy),
+                  [](const Evaluation& after) { return brightest(after)->headroom >= Stops(0.0); });
+        if (auto remedy = reratingRemedy(now, -top.headroom))
+            offer(now, finding, std::move(*remedy),
                   [](const Evaluation& after) { return brightest(after)->headroom >= Stops(0.0); });
         offerSavingSubject(now, finding);
     }
@@ -150,7 +157,10 @@ void patchNearClip(const Case& now, Findings& out) {
         finding.facts.push_back({"room", patch.headroom});
         for (auto& remedy : darkeningRemedies(now, kNearClip - patch.headroom))
             offer(now, finding, std::move(remedy), [&](const Evaluation& after) {
-                return samePatch(after, patch.id).headroom >= kNearClip - Stops(1e-6);
+                // Not by leaving its place: the next finding would take it back.
+                return samePatch(after, patch.id).headroom >= kNearClip - Stops(1e-6) &&
+                       (schoolSatisfied(now, after) || !schoolSatisfied(now, now.at)) &&
+                       !bringsTrouble(now, after);
             });
         out.push_back(std::move(finding));
     }
@@ -169,7 +179,8 @@ void patchInNoise(const Case& now, Findings& out) {
         const Stops more(std::ceil(-patch.aboveNoise.value() * 3.0) / 3.0);
         for (auto& remedy : exposureRemedies(now, more))
             offer(now, finding, std::move(remedy), [&](const Evaluation& after) {
-                return samePatch(after, patch.id).aboveNoise >= Stops(0.0);
+                return samePatch(after, patch.id).aboveNoise >= Stops(0.0) &&
+                       !bringsTrouble(now, after);
             });
         out.push_back(std::move(finding));
     }

@@ -11,12 +11,12 @@ namespace {
 
 constexpr double kOffPlace = 0.34; // just over a third of a stop: common practice, no source
 
+} // namespace
+
 bool schoolSatisfied(const Case& now, const Evaluation& after) {
     const auto target = targetOf(now.context.setup->school, now.context, after);
     return target && std::abs(target->shift.value()) <= kOffPlace;
 }
-
-} // namespace
 
 std::optional<PlaceConflict> placeConflict(const Case& now) {
     const auto target = targetOf(now.context.setup->school, now.context, now.at);
@@ -57,7 +57,9 @@ void skinOffPlace(const Case& now, Findings& out) {
             offer(now, finding, std::move(remedy), [&](const Evaluation& after) {
                 const auto* moved = skin(after);
                 const auto place = skinPlace(now.context, after, *moved);
-                return place && std::abs((moved->recorded - *place).value()) <= kOffPlace;
+                return !bringsTrouble(now, after) &&
+                       (schoolSatisfied(now, after) || !schoolSatisfied(now, now.at)) && place &&
+                       std::abs((moved->recorded - *place).value()) <= kOffPlace;
             });
     out.push_back(std::move(finding));
 }
@@ -77,8 +79,9 @@ void lightToSpareOrShort(const Case& now, Findings& out) {
                      {"school", now.context.setup->school},
                      {"stack", now.context.ndLoss - target->shift}};
     for (auto& remedy : exposureRemedies(now, target->shift))
-        offer(now, finding, std::move(remedy),
-              [&](const Evaluation& after) { return schoolSatisfied(now, after); });
+        offer(now, finding, std::move(remedy), [&](const Evaluation& after) {
+            return schoolSatisfied(now, after) && !bringsTrouble(now, after);
+        });
     out.push_back(std::move(finding));
 }
 

@@ -38,6 +38,8 @@ struct PlaceConflict {
 };
 [[nodiscard]] std::optional<PlaceConflict> placeConflict(const Case&);
 void placeOrHighlight(const Case&, Findings&);
+/// True when the scene is in its place under the setup's school, to a third of a stop.
+[[nodiscard]] bool schoolSatisfied(const Case&, const Evaluation& at);
 void skinOffPlace(const Case&, Findings&);
 void lightToSpareOrShort(const Case&, Findings&);
 void schoolSuggestion(const Case&, Findings&);

@@ -1,0 +1,147 @@
+// What cannot be meant is refused, and what was taken is said: nothing in silence.
+#include "cli/cli.h"
+#include "support/temporary_folder.h"
+
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+
+#include <filesystem>
+#include <sstream>
+
+namespace bslate::cli {
+namespace {
+
+using sample::root;
+using sample::TemporaryFolder;
+
+const std::string kShoot = (root() / "data/demo/slack-water.bslate").string();
+const std::string kKit = (root() / "data/demo/slack-water.bskit.json").string();
+const std::string kSeries = (root() / "data/demo/sedge-2-series.csv").string();
+
+struct Ran {
+    int code;
+    std::string out, err;
+};
+
+Ran ran(const std::vector<std::string>& args) {
+    std::ostringstream out, err;
+    const int code = run(args, out, err);
+    return {code, out.str(), err.str()};
+}
+
+std::vector<std::string> expose(std::vector<std::string> more, const char* iris = "T4") {
+    std::vector<std::string> args = {"expose",  "--kit",        kKit,       "--camera", "tarn-6",
+                                     "--ei",    "400",          "--rate",   "24",       "--shutter",
+                                     "1/50",    "--profile",    "tarn-log", "--t-stop", iris,
+                                     "--patch", "grey=26 cd/m2"};
+    args.insert(args.end(), more.begin(), more.end());
+    return args;
+}
+
+struct Refused {
+    std::vector<std::string> args;
+    const char* says; ///< what was typed, or what is expected instead
+};
+
+TEST(CliSilence, RefusesWhatCannotBeMeant) {
+    const TemporaryFolder folder;
+    const auto file = [&](const char* name) { return (folder / name).string(); };
+    const Refused table[] = {
+        {expose({"--base", "160"}), "160"},
+        {expose({}, "f/2.8"), "an f-number is brighter"},
+        {expose({"--snr", "0.0000001"}), "0.0000001"},
+        {expose({"--nd", "1/3"}), "two ways"},
+        {{"shutter", "--rate", "24", "--angle", "180", "--light", "100:2"}, "80%"},
+        {{"shutter", "--rate", "24", "--angle", "180", "--light", "400::pwm"},
+         "a depth from 0 to 1"},
+        {{"shutter", "--rate", "24", "--angle", "1/50"}, "1/50"},
+        {{"day", kShoot, "--day", "0"}, "a day of the shoot: 1, 2"},
+        {{"day", kShoot, "--day", "one"}, "one"},
+        {{"check", kShoot, "--setup", ""}, "one of"},
+        {{"lut", kShoot, "--setup", "2A", "-o", file("x.txt")}, ".cube"},
+        {{"lut", kShoot, "--setup", "2A", "-o", file("x.cube"), "--format", "clf"}, "clf"},
+        {{"lut", kShoot, "--setup", "2A", "-o", file("x.cube"), "--size", "18"}, "17, 33 or 65"},
+        {{"card-bench", "--simulated", "V60", "--size", "40MB", "--seed", "-1"}, "-1"},
+        {{"media", "--bit-rate", "9Mb/s", "--capacity", "4GB", "--usable", "2"}, "0.001 to 1"},
+        {{"curve", "acescct", "--bits", "9"}, "8, 10 or 12"},
+        {{"fit", kSeries, "--kit", kKit, "--camera", "sedge-2", "--profile", "sedge-flat", "--base",
+          "12345"},
+         "a base of Sedge 2"},
+        {{"fit", kSeries, "--kit", kKit, "--camera", "tarn-6", "--profile", "sedge-flat"},
+         "a profile of Tarn 6"},
+        {{"fit", kSeries, "--nominal", "acescct", "--base", "500"}, "--kit"},
+    };
+    for (const auto& refused : table) {
+        const auto result = ran(refused.args);
+        EXPECT_EQ(result.code, kBadInput) << refused.args.back() << result.out;
+        EXPECT_NE(result.err.find(refused.says), std::string::npos) << result.err;
+    }
+    EXPECT_TRUE(std::filesystem::is_empty(folder.path())) << "nothing was written on the way";
+}
+
+TEST(CliSilence, SaysWhatWasTaken) {
+    const auto odd = ran(expose({"--nd", "ND3", "--json"}));
+    EXPECT_NE(odd.err.find("ND3 is taken as a factor, 1.58 stops"), std::string::npos) << odd.err;
+    EXPECT_TRUE(nlohmann::json::accept(odd.out)) << "the note is on standard error";
+    EXPECT_TRUE(ran(expose({"--nd", "ND8", "--json"})).err.empty());
+    const auto fitted = ran({"fit", kSeries, "--kit", kKit, "--camera", "sedge-2", "--profile",
+                             "sedge-flat", "--json"});
+    EXPECT_NE(fitted.err.find("fitted for base"), std::string::npos) << fitted.err;
+    const auto node = nlohmann::json::parse(fitted.out);
+    EXPECT_TRUE(node["clip_uncertainty_stops"]["red"].is_number());
+    EXPECT_EQ(node["zebra_measured_on"], "viewing_lut") << "where this body measures";
+}
+
+TEST(CliNames, AreTakenAsTheStandardsSpellThem) {
+    for (const char* name : {"ACEScct", "BT.709", "Rec.709", "HLG", "sRGB", "PQ"})
+        EXPECT_EQ(ran({"curve", name, "--stops", "0:0:1"}).code, kGood) << name;
+    for (const char* name : {"v60", "Class 10", "U3"}) {
+        const auto result =
+            ran({"media", "--bit-rate", "40Mb/s", "--capacity", "64GB", "--class", name, "--json"});
+        EXPECT_EQ(result.code, kGood) << name << result.err;
+    }
+    const auto version = ran({"--version"});
+    EXPECT_EQ(version.code, kGood);
+    EXPECT_EQ(version.out.rfind("bslate ", 0), 0u) << version.out;
+}
+
+TEST(CliHelp, ShowsDefaultsAndWhatIsNeeded) {
+    const auto helped = [](const char* verb) { return ran({verb, "--help"}).out; };
+    EXPECT_NE(helped("expose").find("=12.5"), std::string::npos);
+    EXPECT_NE(helped("expose").find("skin-dark"), std::string::npos) << "roles a name may carry";
+    EXPECT_NE(helped("card-bench").find("=500MB"), std::string::npos);
+    EXPECT_NE(helped("curve").find("=-8:8:1"), std::string::npos);
+    EXPECT_NE(helped("shutter").find("one of them"), std::string::npos);
+}
+
+TEST(CliExpose, APatchCarriesTheRoleOfItsName) {
+    auto args = expose({"--patch", "skin-dark cheek=10 cd/m2", "--patch", "shadow=0.001 cd/m2",
+                        "--patch", "spare window=99999 cd/m2", "--json"});
+    const auto node = nlohmann::json::parse(ran(args).out);
+    for (const auto& finding : node["findings"])
+        if (finding["id"] == "patch-clipped")
+            EXPECT_EQ(finding["severity"], "note") << "what is spare may be lost";
+}
+
+// A display transform of the installed library is no recording: found by what it does, by index.
+TEST(CliCurve, RefusesADisplayTransformWithTheReason) {
+    const auto list = nlohmann::json::parse(ran({"curve", "--list-builtins", "--json"}).out);
+    int refused = 0, taken = 0;
+    for (const auto& item : list["builtins"]) {
+        const std::string name = "builtin:" + std::to_string(item["index"].get<int>());
+        const auto result = ran({"curve", name, "--stops", "0:0:1"});
+        if (item["recorded_to_light"].get<bool>()) {
+            EXPECT_EQ(result.code, kGood) << item["name"] << result.err;
+            ++taken;
+        } else {
+            EXPECT_EQ(result.code, kBadInput) << item["name"];
+            EXPECT_NE(result.err.find("scene light"), std::string::npos) << result.err;
+            ++refused;
+        }
+    }
+    EXPECT_GT(refused, 5);
+    EXPECT_GT(taken, 3);
+}
+
+} // namespace
+} // namespace bslate::cli
