@@ -147,6 +147,9 @@ private:
     }
 
     Outcome keyword(const std::vector<std::string_view>& words) {
+        // No keyword begins like a number: this one was meant as one, with a comma perhaps.
+        if (words[0].find_first_of("0123456789") <= 1 && words[0].find(',') != std::string::npos)
+            return wrong(ErrorCode::NotANumber, words[0], "numbers with a decimal point");
         if (words.size() < 2)
             return Done{};
         if (words[0] == "LUT_3D_SIZE") {

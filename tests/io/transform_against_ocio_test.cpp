@@ -1,4 +1,5 @@
 // Curves taken from the reference library and from files, against what the library itself computes.
+#include "core/quantity/print.h"
 #include "io/files.h"
 #include "io/transform_file.h"
 #include "support/library_log.h"
@@ -206,12 +207,23 @@ TEST(Tables, ComeBackAsTheCurveTheyWereMadeFrom) {
     }
 }
 
+TEST(Tables, WithDecimalCommasAreRefusedAtTheirLine) {
+    const TemporaryFolder folder;
+    ASSERT_TRUE(
+        writeFileAtomically(folder / "a.cube", "LUT_1D_SIZE 2\n0,0 0,0 0,0\n1,0 1,0 1,0\n"));
+    const auto imported = importTransform(folder / "a.cube", {});
+    ASSERT_FALSE(imported.ok());
+    EXPECT_EQ(imported.error().place, "line 2");
+    EXPECT_EQ(imported.error().expected, "numbers with a decimal point");
+}
+
 TEST(Tables, AreScaledToTheGreyTheyAreToldOf) {
     const TemporaryFolder folder;
     std::string text = "LUT_1D_SIZE 3000\n";
     for (int i = 0; i < 3000; ++i) { // a curve whose light ends at 1, as tables often have it
         const double x = decode(acescct(), Signal(0.2 + 0.5 * i / 2999)).value() / 8.0;
-        text += std::to_string(x) + " " + std::to_string(x) + " " + std::to_string(x) + "\n";
+        const auto entry = fixedText(x, 6);
+        text += entry + " " + entry + " " + entry + "\n";
     }
     ASSERT_TRUE(writeFileAtomically(folder / "a.cube", text));
     ImportOptions options;

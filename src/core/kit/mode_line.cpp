@@ -165,7 +165,8 @@ std::string chromaWord(Chroma chroma) {
 
 std::string formatName(Gop gop, BitDepth depth, Chroma chroma) {
     std::string name = gopWord(gop);
-    name.front() = static_cast<char>(std::toupper(name.front()));
+    if (name.front() >= 'a' && name.front() <= 'z')
+        name.front() = static_cast<char>(name.front() - 'a' + 'A');
     name += " " + std::to_string(depth.bits) + "-bit";
     const auto word = chromaWord(chroma);
     return word.empty() ? name : name + " " + word;
@@ -182,7 +183,7 @@ std::string nameOf(const Codec& codec) {
 std::string idFrom(const std::string& name) {
     std::string id;
     for (const char c : lowered(name))
-        if (std::isalnum(static_cast<unsigned char>(c)))
+        if ((c >= 'a' && c <= 'z') || (c >= '0' && c <= '9'))
             id += c;
         else if (!id.empty() && id.back() != '-')
             id += '-';

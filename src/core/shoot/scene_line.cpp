@@ -6,7 +6,6 @@
 #include "core/shoot/scene_words.h"
 
 #include <algorithm>
-#include <cctype>
 #include <optional>
 
 namespace bslate {
@@ -14,6 +13,9 @@ namespace {
 
 constexpr std::size_t kLongest = 400;
 
+bool isLetter(char c) {
+    return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z');
+}
 bool isDigit(char c) {
     return c >= '0' && c <= '9';
 }
@@ -36,8 +38,7 @@ bool isSceneNumber(std::string_view word) {
     std::size_t digits = 0;
     while (digits < word.size() && isDigit(word[digits]))
         ++digits;
-    const bool letter =
-        digits + 1 == word.size() && std::isalpha(static_cast<unsigned char>(word.back()));
+    const bool letter = digits + 1 == word.size() && isLetter(word.back());
     return digits > 0 && digits <= 4 && (digits == word.size() || letter);
 }
 

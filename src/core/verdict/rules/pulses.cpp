@@ -117,7 +117,7 @@ ReasonList besides(const Case& now) {
         const Seconds round(1 / (strongest(cadence).frequency.value() * kMainsTolerance));
         list.all.push_back({"mains-let-go", {{"round", Duration{round}}}});
     }
-    if (pulsing.worstOnMains > pulsing.peakToPeak + Stops(0.005))
+    if (pulsing.worstOnMains >= pulsing.peakToPeak + Stops(0.01))
         list.all.push_back({"mains-off", {{"worst", pulsing.worstOnMains}}});
     return list;
 }
