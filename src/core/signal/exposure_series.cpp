@@ -1,4 +1,4 @@
-#include "core/signal/exposure_series.h"
+#include "core/signal/series_readings.h"
 
 #include <algorithm>
 #include <cmath>
@@ -8,100 +8,20 @@
 namespace bslate {
 namespace {
 
-constexpr double kCode = 1.0 / 1023.0;
-constexpr double kFlat = 2 * kCode;         // readings at a channel's end agree to this
+using series::bad;
+using series::kCode;
+using series::Point;
+using series::Top;
+
 constexpr double kLogMiss = 3 * kCode;      // a camera-log curve may miss a used reading by this
 constexpr double kLeastOutlier = 3 * kCode; // nothing nearer is called an outlier
-constexpr double kThird = 0.3;              // stops; two readings this far apart are two
 constexpr double kSmooth = 1.5 * kCode;     // scatter that a table of the readings may have
 constexpr double kNoOrder = 0.9;            // von Neumann's ratio: 2 for scatter, 0 for a bend
-
-struct Point {
-    std::size_t index; // of the reading
-    double stops, signal, noise;
-};
-
-double middle(std::array<Signal, 3> rgb) {
-    std::sort(rgb.begin(), rgb.end());
-    return rgb[1].value();
-}
 
 double median(std::vector<double> values) {
     const auto half = values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2);
     std::nth_element(values.begin(), half, values.end());
     return values.empty() ? 0 : *half;
-}
-
-Error bad(std::string place, std::string got, std::string expected) {
-    return {ErrorCode::OutOfRange, {}, std::move(place), std::move(got), std::move(expected)};
-}
-
-Outcome checkReadings(std::span<const SeriesReading> readings) {
-    if (readings.size() > kMostReadings)
-        return bad({}, std::to_string(readings.size()),
-                   "at most " + std::to_string(kMostReadings) + " readings");
-    std::vector<double> steps;
-    for (std::size_t i = 0; i < readings.size(); ++i) {
-        const auto& reading = readings[i];
-        bool finite = std::isfinite(reading.stops.value()) && std::abs(reading.stops.value()) < 40;
-        for (const auto value : reading.rgb)
-            finite = finite && std::isfinite(value.value()) && std::abs(value.value()) < 4;
-        if (!finite || (reading.noise && !(reading.noise->value() >= 0)))
-            return bad("reading " + std::to_string(i + 1), {},
-                       "stops within 40 of mid-grey, a signal that can be recorded and noise of 0 "
-                       "or more");
-        steps.push_back(reading.stops.value());
-    }
-    std::sort(steps.begin(), steps.end());
-    steps.erase(std::unique(steps.begin(), steps.end()), steps.end());
-    if (steps.size() < kLeastReadings)
-        return bad({}, std::to_string(steps.size()),
-                   "at least " + std::to_string(kLeastReadings) + " different exposures");
-    if (steps.back() - steps.front() < 3)
-        return bad({}, {}, "exposures that span three stops or more");
-    return Done{};
-}
-
-// Where a channel ends: the signal, the first reading that is flat and the last one below it.
-struct Top {
-    double signal = 0, flatFrom = 0, belowTo = 0;
-};
-
-// None when the top of the series is not flat.
-std::optional<Top> flatTop(std::span<const SeriesReading> readings, std::size_t channel) {
-    double top = -1, lowest = 1e9, highest = -1e9;
-    for (const auto& reading : readings)
-        top = std::max(top, reading.rgb[channel].value());
-    for (const auto& reading : readings)
-        if (reading.rgb[channel].value() > top - kFlat) {
-            lowest = std::min(lowest, reading.stops.value());
-            highest = std::max(highest, reading.stops.value());
-        }
-    if (highest - lowest < kThird)
-        return std::nullopt;
-    Top end{top, lowest, -40};
-    for (const auto& reading : readings)
-        if (reading.stops.value() < lowest)
-            end.belowTo = std::max(end.belowTo, reading.stops.value());
-    return end;
-}
-
-// Sorted readings of which no channel has ended.
-std::vector<Point> unclipped(std::span<const SeriesReading> readings,
-                             const std::array<std::optional<Top>, 3>& tops,
-                             std::vector<ReadingFate>& fates) {
-    std::vector<Point> points;
-    for (std::size_t i = 0; i < readings.size(); ++i) {
-        for (std::size_t c = 0; c < 3; ++c)
-            if (tops[c] && readings[i].rgb[c].value() > tops[c]->signal - kFlat)
-                fates[i] = ReadingFate::Clipped;
-        if (fates[i] == ReadingFate::Used)
-            points.push_back({i, readings[i].stops.value(), middle(readings[i].rgb),
-                              readings[i].noise ? readings[i].noise->value() : -1});
-    }
-    std::stable_sort(points.begin(), points.end(),
-                     [](const Point& a, const Point& b) { return a.stops < b.stops; });
-    return points;
 }
 
 double scaleOf(const std::vector<double>& misses) {
@@ -428,7 +348,7 @@ void placeClip(const Top& top, std::size_t channel, SeriesFit& fit) {
 
 Result<SeriesFit> fitSeries(std::span<const SeriesReading> readings, CodeRange range,
                             const Curve& nominal, double snr) {
-    if (auto outcome = checkReadings(readings); !outcome)
+    if (auto outcome = series::checkReadings(readings); !outcome)
         return outcome.error();
     SeriesFit fit;
     fit.curve.range = range;
@@ -436,8 +356,8 @@ Result<SeriesFit> fitSeries(std::span<const SeriesReading> readings, CodeRange r
     fit.misses.assign(readings.size(), Signal(0));
     std::array<std::optional<Top>, 3> tops;
     for (std::size_t c = 0; c < 3; ++c)
-        tops[c] = flatTop(readings, c);
-    const auto points = unclipped(readings, tops, fit.fates);
+        tops[c] = series::flatTop(readings, c);
+    const auto points = series::unclipped(readings, tops, fit.fates);
     if (points.size() < kLeastReadings)
         return bad({}, std::to_string(points.size()),
                    "at least " + std::to_string(kLeastReadings) +
