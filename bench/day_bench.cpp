@@ -84,7 +84,7 @@ void repaired(benchmark::State& state) {
         minute = minute > 30 ? 1 : minute + 1;
         const auto moved = withTakeAt(day, "t20", before.takes[20].start + Seconds(minute * 60));
         const auto plan = planDay(shoot, moved, {1, {}}, &before);
-        benchmark::DoNotOptimize(judgeDay(shoot, moved, plan, DayRemedies::None));
+        benchmark::DoNotOptimize(judgeDay(shoot, moved, plan, {DayRemedies::None}));
     }
 }
 BENCHMARK(repaired)->Args({40, 12})->Args({200, 40})->Unit(benchmark::kMillisecond);
@@ -95,7 +95,7 @@ void judgedWithRemedies(benchmark::State& state) {
     const auto plan = planDay(shoot, day);
     std::size_t findings = 0;
     for (auto _ : state)
-        findings = judgeDay(shoot, day, plan, DayRemedies::Verified).size();
+        findings = judgeDay(shoot, day, plan, {DayRemedies::Verified}).size();
     state.counters["findings"] = static_cast<double>(findings);
 }
 BENCHMARK(judgedWithRemedies)->Unit(benchmark::kMillisecond);

@@ -21,7 +21,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
         const auto plan = planDay(*shoot, shoot->plan[i], {200, {}});
         if (plan.cards.plan.cost < plan.cards.plan.bound)
             std::abort();
-        (void)judgeDay(*shoot, shoot->plan[i], plan, DayRemedies::None).size();
+        (void)judgeDay(*shoot, shoot->plan[i], plan, {DayRemedies::None}).size();
     }
     const auto again = io::readShoot(io::writeShoot(*shoot), "again", "/nonexistent");
     if (!again && !shoot->kitFile)

@@ -54,6 +54,7 @@ void addFit(CLI::App& app, FitOptions& o, std::ostream& err, Command& chosen) {
     verb->add_option("--snr", o.snr, "signal-to-noise ratio of the floor")->capture_default_str();
     verb->add_option("--note", o.note, "kept with it: when, how lit, which lens");
     verb->add_option("-o,--output", o.output, "write the kit with the measured profile in it");
+    verb->add_flag("--force", o.force, "replace a file that is there, the kit itself included");
     verb->add_flag("--json", o.json, "JSON on standard output");
     verb->callback([&] { chosen = [&](std::ostream& out) { return fit(o, out, err); }; });
 }
@@ -103,6 +104,7 @@ void addLut(CLI::App& app, LutOptions& o, Command& chosen) {
     verb->add_option("--look", o.look, "id of a recipe of the kit to show it through");
     verb->add_option("--size", o.size, "17, 33 or 65 points a side")->capture_default_str();
     verb->add_flag("--1d", o.oneDimensional, "a neutral 1D LUT");
+    verb->add_flag("--force", o.force, "replace a file that is there");
     verb->add_flag("--json", o.json, "JSON on standard output");
     verb->callback([&] { chosen = [&](std::ostream& out) { return lut(o, out); }; });
 }
@@ -188,6 +190,23 @@ void addCardBench(CLI::App& app, CardBenchOptions& o, Command& chosen) {
     verb->callback([&] { chosen = [&](std::ostream& out) { return cardBench(o, out); }; });
 }
 
+// Runs what was asked for; nothing that was not written counts as done.
+int finished(const Command& command, std::ostream& out, std::ostream& err) {
+    try {
+        const auto code = command(out);
+        if (!code) {
+            err << "bslate: " << message(code.error()) << "\n";
+            return kBadInput;
+        }
+        if (out.flush())
+            return *code;
+        err << "bslate: the output could not be written: disk full, or nobody reads it\n";
+    } catch (const std::exception& fault) {
+        err << "bslate: could not go on: " << fault.what() << "\n";
+    }
+    return kBadInput;
+}
+
 } // namespace
 
 int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& err) {
@@ -246,11 +265,7 @@ int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& e
         err << "bslate: " << fault.what() << "\n";
         return kBadInput;
     }
-    const auto code = command(out);
-    if (code)
-        return *code;
-    err << "bslate: " << message(code.error()) << "\n";
-    return kBadInput;
+    return finished(command, out, err);
 }
 
 } // namespace bslate::cli

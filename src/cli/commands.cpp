@@ -50,6 +50,18 @@ Error usage(std::string place, std::string got, std::string expected) {
     return {ErrorCode::Usage, {}, std::move(place), std::move(got), std::move(expected)};
 }
 
+Outcome writeOutput(const std::string& path, std::string_view text, bool force) {
+    const auto obstacles = io::obstaclesTo(path);
+    if (!obstacles.empty() && !force && obstacles.back() != io::Obstacle::NotAFile)
+        return Error{ErrorCode::FileUnwritable,
+                     path,
+                     "--output",
+                     {},
+                     "a name that is free, or --force: it " +
+                         std::string(io::wordsFor(obstacles.back()))};
+    return io::writeFileAtomically(path, text);
+}
+
 Result<double> numberOf(const char* option, const std::string& text, double low, double high,
                         std::string_view expected) {
     const auto scanned = scan(text, expected);
@@ -122,7 +134,7 @@ Result<int> check(const CheckOptions& options, std::ostream& out) {
         }
     }
     if (options.json)
-        out << Json{{"setups", list}}.dump(2) << "\n";
+        out << jsonText(Json{{"setups", list}});
     return faults ? 1 : 0;
 }
 
@@ -296,9 +308,8 @@ Result<int> expose(const ExposeOptions& options, std::ostream& out, std::ostream
         return resolved.error();
     const auto verdict = judge(shoot, dials);
     if (options.json)
-        out << Json{{"derived", derivedJson(verdict)}, {"findings", findingsJson(verdict.findings)}}
-                   .dump(2)
-            << "\n";
+        out << jsonText(
+            Json{{"derived", derivedJson(verdict)}, {"findings", findingsJson(verdict.findings)}});
     else
         printFindings(verdict, out);
     return verdict.count(Severity::Fault) > 0 ? 1 : 0;

@@ -16,6 +16,10 @@ namespace bslate::cli {
 /// What is wrong with an option.
 [[nodiscard]] Error usage(std::string place, std::string got, std::string expected);
 
+/// Writes a document, over another one only with `force`: what is there otherwise stays, and the
+/// error says so.
+[[nodiscard]] Outcome writeOutput(const std::string& path, std::string_view text, bool force);
+
 /// A plain number of an option, in [low, high]; the error repeats what was typed.
 [[nodiscard]] Result<double> numberOf(const char* option, const std::string& text, double low,
                                       double high, std::string_view expected);
@@ -63,6 +67,7 @@ struct FitOptions {
     std::string output;      ///< kit to write, with the measured profile in it
     std::string bits = "10"; ///< of codes in the readings
     std::string snr = "2";
+    bool force = false; ///< over a file that is there
     bool json = false;
 };
 /// Fits an exposure series; with a kit, its clip also gives the zebra that warns before it.
@@ -96,6 +101,7 @@ struct LutOptions {
     std::string look;        ///< id of a recipe; empty: the plain BT.709 display
     std::string size = "33"; ///< of a cube: 17, 33 or 65; ignored for a 1D LUT
     bool oneDimensional = false;
+    bool force = false; ///< over a file that is there
     bool json = false;
 };
 [[nodiscard]] Result<int> lut(const LutOptions& options, std::ostream& out);

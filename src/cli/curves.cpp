@@ -112,7 +112,8 @@ Json importJson(const io::ImportedTransform& imported) {
                  {"form", imported.curve.sampled ? "sampled" : "camera-log"},
                  {"residual_codes_10bit", tenBitCodes(imported.curve.worst)},
                  {"residual_as_log_codes_10bit", tenBitCodes(imported.curve.worstAsLog)},
-                 {"splits", imported.splits()}};
+                 {"splits", imported.splits()},
+                 {"files_read", imported.files}};
     if (const auto& gamut = imported.gamut) {
         const auto point = [](Chromaticity c) { return Json::array({c.x, c.y}); };
         node["gamut"] = {{"red", point(gamut->red)},
@@ -135,7 +136,7 @@ int listBuiltIns(bool json, std::ostream& out) {
             out << item.index << (item.camera ? "\tcurve\t" : "\t-\t") << item.name << "\n";
     }
     if (json)
-        out << Json{{"builtins", list}}.dump(2) << "\n";
+        out << jsonText(Json{{"builtins", list}});
     return 0;
 }
 
@@ -177,7 +178,7 @@ Result<int> curve(const CurveOptions& options, std::ostream& out) {
     if (chosen->imported)
         result["import"] = importJson(*chosen->imported);
     if (options.json) {
-        out << result.dump(2) << "\n";
+        out << jsonText(result);
         return 0;
     }
     for (const auto& point : points)
@@ -244,10 +245,10 @@ Result<int> lut(const LutOptions& options, std::ostream& out) {
     const auto text = io::lutText(*shoot, *setup, *format, options.look);
     if (!text)
         return text.error();
-    if (const auto saved = io::writeFileAtomically(options.output, *text); !saved)
+    if (const auto saved = writeOutput(options.output, *text, options.force); !saved)
         return saved.error();
     if (options.json)
-        out << Json{{"file", options.output}, {"bytes", text->size()}}.dump(2) << "\n";
+        out << jsonText(Json{{"file", options.output}, {"bytes", text->size()}});
     else
         out << options.output << "\n";
     return 0;

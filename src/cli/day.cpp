@@ -147,7 +147,7 @@ Result<int> day(const DayOptions& options, std::ostream& out) {
         if (planned.takes.empty())
             planned.takes = takesFromScenes(*shoot, number);
         const auto plan = planDay(*shoot, planned);
-        const auto findings = judgeDay(*shoot, planned, plan, DayRemedies::Verified);
+        const auto findings = judgeDay(*shoot, planned, plan, {DayRemedies::Verified});
         faults = faults || countOf(findings, Severity::Fault) > 0;
         if (options.json)
             days.push_back(dayJson(plan, findings));
@@ -158,7 +158,7 @@ Result<int> day(const DayOptions& options, std::ostream& out) {
         return usage("--day", options.day, daysText(*shoot));
     const auto pack = packListOf(*shoot);
     if (options.json) {
-        out << Json({{"days", days}, {"pack", packJson(pack)}}).dump(2) << "\n";
+        out << jsonText(Json({{"days", days}, {"pack", packJson(pack)}}));
     } else {
         out << "Pack\n";
         for (const auto& row : pack.rows)

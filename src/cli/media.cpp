@@ -50,7 +50,7 @@ int tellBench(const CardBench& bench, const std::optional<WriteOutcome>& outcome
             if (outcome->firstDrop)
                 node["camera"]["first_drop_s"] = outcome->firstDrop->value();
         }
-        out << node.dump(2) << "\n";
+        out << jsonText(node);
         return drops ? 1 : 0;
     }
     out << print(bench.written) << " in " << printDuration(bench.time) << ": "
@@ -119,7 +119,7 @@ Result<int> media(const MediaOptions& options, std::ostream& out) {
             node["guaranteed_write_bytes_per_s"] = speed->guaranteed.value() / 8;
             node["fit"] = nameOf(fit);
         }
-        out << node.dump(2) << "\n";
+        out << jsonText(node);
     } else {
         out << printDuration(time) << " on " << print(*capacity) << ", writing up to "
             << printBytes(peak);

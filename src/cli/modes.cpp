@@ -123,7 +123,7 @@ Result<int> modes(const ModesOptions& options, std::ostream& out) {
         }
     }
     if (options.json)
-        out << Json{{"camera", camera->id}, {"cells", cells}}.dump(2) << "\n";
+        out << jsonText(Json{{"camera", camera->id}, {"cells", cells}});
     return 0;
 }
 
@@ -133,7 +133,7 @@ Result<int> validate(const ValidateOptions& options, std::ostream& out) {
         return text.error();
     const auto report = [&](const char* format, Json counts) {
         if (options.json)
-            out << Json{{"valid", true}, {"format", format}, {"holds", counts}}.dump(2) << "\n";
+            out << jsonText(Json{{"valid", true}, {"format", format}, {"holds", counts}});
         else
             out << options.file << ": a sound " << format << " file\n";
         return 0;

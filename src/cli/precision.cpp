@@ -64,7 +64,7 @@ Result<int> precision(const PrecisionOptions& options, std::ostream& out) {
     node["chroma_samples_per_pixel"] = found.chromaSamples;
     node["bands"] = found.bands;
     node["eight_bit_log"] = nameOf(eight);
-    out << node.dump(2) << "\n";
+    out << jsonText(node);
     return found.bands ? 1 : 0;
 }
 

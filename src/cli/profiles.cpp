@@ -146,7 +146,7 @@ Outcome writeMeasured(const FitOptions& options, const Bench& bench, const Serie
     const auto kit = withMeasured(bench.kit, measured, fit.curve);
     if (!kit)
         return kit.error();
-    return io::writeFileAtomically(options.output, io::writeKit(*kit));
+    return writeOutput(options.output, io::writeKit(*kit), options.force);
 }
 
 } // namespace
@@ -195,7 +195,7 @@ Result<int> fit(const FitOptions& options, std::ostream& out, std::ostream& note
         if (const auto saved = writeMeasured(options, *bench, *fitted, *readings, *snr); !saved)
             return saved.error();
     if (options.json)
-        out << node.dump(2) << "\n";
+        out << jsonText(node);
     else
         tell(node, out);
     return 0;
@@ -257,7 +257,7 @@ Result<int> targets(const TargetsOptions& options, std::ostream& out) {
     for (const auto& item : list)
         node["schools"].push_back(schoolJson(item));
     if (options.json) {
-        out << node.dump(2) << "\n";
+        out << jsonText(node);
         return 0;
     }
     for (const auto& item : list) {

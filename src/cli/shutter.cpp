@@ -245,7 +245,7 @@ Result<int> shutter(const ShutterOptions& options, std::ostream& out) {
                  {"shutter_deg", other.shutter ? Json(other.shutter->value()) : Json(nullptr)},
                  {"bands_stand", other.bandsStand}});
     if (options.json)
-        out << node.dump(2) << "\n";
+        out << jsonText(node);
     else
         tell(node, *set, *rate, seen, safe, still, out);
     return isMoving(seen) ? 1 : 0;

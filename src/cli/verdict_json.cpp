@@ -106,6 +106,10 @@ Json derivedJson(const Verdict& verdict) {
     return node;
 }
 
+std::string jsonText(const Json& node) {
+    return node.dump(2, ' ', false, Json::error_handler_t::replace) + "\n";
+}
+
 Json findingsJson(const std::vector<Finding>& findings) {
     Json list = Json::array();
     for (const auto& finding : findings) {

@@ -9,6 +9,10 @@ namespace bslate::cli {
 
 using Json = nlohmann::ordered_json;
 
+/// A document for standard output, with its last line end. What is no UTF-8, such as the name of a
+/// file, is shown with replacement characters.
+[[nodiscard]] std::string jsonText(const Json& node);
+
 /// The `derived` object; an empty object when the setup could not be evaluated.
 [[nodiscard]] Json derivedJson(const Verdict& verdict);
 

@@ -221,10 +221,10 @@ Camera cameraFrom(const Json& json, const std::string& place, ReadState& state, 
         return rateSetFrom(item, at, state);
     });
     camera.regionSwitch = node.textOr("region_switch", {});
-    camera.constraints =
-        node.list<Constraint>("constraints", [&](const Json& item, const std::string& at) {
-            return constraintFrom(item, at, state);
-        });
+    camera.constraints = node.list<Constraint>(
+        "constraints",
+        [&](const Json& item, const std::string& at) { return constraintFrom(item, at, state); },
+        kMostConstraints);
     readBody(node, camera, version);
     camera.extra = node.extra();
     if (camera.bases.empty())

@@ -92,10 +92,18 @@ OCIO::TransformRcPtr colourTransform(const ColourLook& look) {
     return cube;
 }
 
+// XML has no way to write most control characters, and names may hold them.
+std::string xmlText(std::string text) {
+    for (char& c : text)
+        if (const auto byte = static_cast<unsigned char>(c); byte < 0x20 || byte == 0x7F)
+            c = ' ';
+    return text;
+}
+
 void describeIn(OCIO::FormatMetadata& metadata, const LutNote& note) {
-    metadata.setName(note.title.c_str());
+    metadata.setName(xmlText(note.title).c_str());
     for (const auto& comment : note.comments)
-        metadata.addChildElement("Description", comment.c_str());
+        metadata.addChildElement("Description", xmlText(comment).c_str());
 }
 
 Result<std::string> written(const OCIO::GroupTransformRcPtr& group, const char* format) {
@@ -144,7 +152,7 @@ Result<std::string> cdlText(const RatingLut& lut, CdlForm form, const LutNote& n
     auto group = OCIO::GroupTransform::Create();
     for (const auto& line : note.comments)
         if (line.find("Output") == std::string::npos)
-            group->getFormatMetadata().addChildElement("Description", line.c_str());
+            group->getFormatMetadata().addChildElement("Description", xmlText(line).c_str());
     const double gain = ratio(lut.gain);
     std::vector<OCIO::CDLTransformRcPtr> ratings;
     // The signal that people put a CDL on comes first.

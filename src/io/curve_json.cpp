@@ -39,14 +39,20 @@ CameraLog cameraLogFrom(ObjectReader& node) {
     return log;
 }
 
+Json pointJson(const CurvePoint& point) {
+    return {{"stops", point.stops.value()}, {"signal", point.signal.value()}};
+}
+
 Sampled sampledFrom(ObjectReader& node) {
     Sampled curve;
     auto& state = node.state();
-    curve.points = node.list<CurvePoint>("points", [&](const Json& item, const std::string& at) {
-        ObjectReader point(item, at, state);
-        return CurvePoint{Stops(point.number("stops", -40, 40)),
-                          Signal(point.number("signal", -1, 2))};
-    });
+    curve.points = node.keptList<CurvePoint>(
+        "points",
+        [](ObjectReader& point) {
+            return CurvePoint{Stops(point.number("stops", -40, 40)),
+                              Signal(point.number("signal", -1, 2))};
+        },
+        pointJson);
     if (curve.points.size() > kMostPoints)
         node.fail(ErrorCode::OutOfRange, "points", std::to_string(curve.points.size()),
                   "at most " + std::to_string(kMostPoints) + " points");
@@ -109,9 +115,7 @@ Json curveJson(const Curve& curve) {
     } else if (const auto* soft = std::get_if<SoftHighlight>(&curve.family)) {
         putSoftHighlight(node, *soft);
     } else if (const auto* sampled = std::get_if<Sampled>(&curve.family)) {
-        putList(node, "points", sampled->points, [](const CurvePoint& point) {
-            return Json{{"stops", point.stops.value()}, {"signal", point.signal.value()}};
-        });
+        putList(node, "points", sampled->points, pointJson);
     }
     node["range"] = nameIn(table(kRangeNames), curve.range);
     if (curve.end)

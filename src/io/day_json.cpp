@@ -3,6 +3,8 @@
 #include "io/kit_nodes.h"
 #include "io/shoot_nodes.h"
 
+#include <algorithm>
+
 namespace bslate::io {
 namespace {
 
@@ -29,6 +31,13 @@ Take takeFrom(const Json& json, const std::string& place, ReadState& state) {
     take.id = node.text("id");
     take.name = node.textOr("name", {});
     take.setups = node.texts("setups");
+    if (take.setups.empty() || take.setups.size() > kMostCameras)
+        node.fail(ErrorCode::OutOfRange, "setups", std::to_string(take.setups.size()),
+                  "1 to " + std::to_string(kMostCameras) + " setups that roll");
+    for (std::size_t i = 0; i < take.setups.size(); ++i)
+        if (std::find(take.setups.begin(), take.setups.begin() + static_cast<std::ptrdiff_t>(i),
+                      take.setups[i]) != take.setups.begin() + static_cast<std::ptrdiff_t>(i))
+            node.fail(ErrorCode::OutOfRange, "setups", take.setups[i], "every setup only once");
     take.length = node.quantity("length", parseDuration);
     if (node.has("at"))
         take.at = timeFrom(node, "at");
@@ -124,6 +133,9 @@ ShootDay dayFrom(const Json& json, const std::string& place, ReadState& state) {
             node.list<CardFailure>("failures", [&](const Json& item, const std::string& at) {
                 return failureFrom(item, at, state);
             });
+    if (day.failures.size() > kMostFailures)
+        node.fail(ErrorCode::OutOfRange, "failures", std::to_string(day.failures.size()),
+                  "at most " + std::to_string(kMostFailures) + " cards that failed in a day");
     if (node.has("accepted"))
         day.accepted = acceptedFrom(node);
     day.extra = node.extra();

@@ -4,23 +4,65 @@
 
 #include <cstdint>
 #include <filesystem>
+#include <optional>
 #include <string>
 #include <string_view>
+#include <vector>
 
 namespace bslate::io {
 
 /// Readers refuse larger files before reading them; a shoot of 2 000 setups is about 2 MB.
 inline constexpr std::uintmax_t kLargestDocument = 64u * 1024u * 1024u;
 
-/// The whole regular file as bytes. Fails with FileUnreadable (missing, a folder, no
-/// permission) or FileTooLarge; the error names the file.
+/// The whole regular file as bytes. Fails with FileUnreadable (missing, a folder, a pipe or a
+/// device, no permission) or FileTooLarge; the error names the file. Never waits for a writer.
 [[nodiscard]] Result<std::string> readFile(const std::filesystem::path& path,
                                            std::uintmax_t largest = kLargestDocument);
 
+/// What tells that a file was written again: which file it is, its size and when. No contents are
+/// read; std::nullopt when there is none.
+struct FileStamp {
+    std::uintmax_t device = 0, node = 0, size = 0;
+    std::int64_t seconds = 0, nanoseconds = 0;
+    friend bool operator==(const FileStamp&, const FileStamp&) = default;
+};
+[[nodiscard]] std::optional<FileStamp> stampOf(const std::filesystem::path& path);
+
+/// Who may read what is written.
+enum class Rights {
+    Usual,  ///< those of the file that is replaced, else what the umask gives
+    Private ///< those of the file that is replaced, else its owner alone (0600)
+};
+
 /// Replaces the file's contents or leaves it exactly as it was: writes a temporary file beside
-/// it, syncs it, renames it over, and syncs the folder. A symbolic link keeps pointing; its
-/// target is replaced. Fails with FileUnwritable.
-[[nodiscard]] Outcome writeFileAtomically(const std::filesystem::path& path,
-                                          std::string_view bytes);
+/// it, syncs it, renames it over, and syncs the folder. A symbolic link keeps pointing, a dangling
+/// one too: its target is replaced or made. Rights, owner, group and extended attributes of what is
+/// replaced are kept as far as this user may set them. Temporary files of programs that ended in
+/// the middle are cleared on the way. Fails with FileUnwritable; what is no regular file is left
+/// alone.
+[[nodiscard]] Outcome writeFileAtomically(const std::filesystem::path& path, std::string_view bytes,
+                                          Rights rights = Rights::Usual);
+
+/// The same beside a file that may have been laid out by somebody else: links are not followed but
+/// replaced, and only the owner may read it, unless `like` is given, whose rights it takes.
+[[nodiscard]] Outcome writePrivately(const std::filesystem::path& path, std::string_view bytes,
+                                     const std::filesystem::path& like = {});
+
+/// What replacing a file would change besides its contents, and a careful program asks about.
+enum class Obstacle {
+    Exists,     ///< there is one already
+    ReadOnly,   ///< its owner has no right to write it
+    OtherOwner, ///< it belongs to somebody else, and would be this user's
+    HardLinks,  ///< it has other names, which would keep the old contents
+    NotAFile    ///< a folder, pipe or device: it is never replaced
+};
+/// In the order above; empty for a name that is free.
+[[nodiscard]] std::vector<Obstacle> obstaclesTo(const std::filesystem::path& path);
+/// In words, to follow "it": "is read-only".
+[[nodiscard]] std::string_view wordsFor(Obstacle obstacle);
+
+/// A name that can be proposed for a file: the text without folders, control characters and a dot
+/// in front; "untitled" when nothing is left. At most 100 bytes, whole characters.
+[[nodiscard]] std::string plainFileName(std::string_view text);
 
 } // namespace bslate::io

@@ -14,17 +14,26 @@ namespace {
 
 namespace fs = std::filesystem;
 
+constexpr std::string_view kTestFile = ".bright-slate-write-test-";
+
+// Tests that ended before their file had lost its name.
+void clearAbandoned(const fs::path& folder) {
+    std::error_code problem;
+    for (fs::directory_iterator at(folder, problem), end; !problem && at != end;
+         at.increment(problem))
+        if (at->path().filename().string().starts_with(kTestFile) &&
+            at->symlink_status(problem).type() == fs::file_type::regular)
+            ::unlink(at->path().c_str());
+}
+
 class FolderCard : public CardDevice {
 public:
-    FolderCard(int file, std::string path)
+    FolderCard(int file, std::string name)
         : m_file(file)
-        , m_path(std::move(path)) {}
+        , m_name(std::move(name)) {}
     FolderCard(const FolderCard&) = delete;
     FolderCard& operator=(const FolderCard&) = delete;
-    ~FolderCard() override {
-        ::close(m_file);
-        ::unlink(m_path.c_str());
-    }
+    ~FolderCard() override { ::close(m_file); }
 
     Result<Seconds> write(std::span<const std::byte> block) override {
         const auto start = std::chrono::steady_clock::now();
@@ -35,7 +44,7 @@ public:
                 continue;
             if (count <= 0)
                 return Error{ErrorCode::FileUnwritable,
-                             m_path,
+                             m_name,
                              {},
                              std::strerror(errno),
                              "a card that takes the block"};
@@ -43,7 +52,7 @@ public:
         }
         if (::fdatasync(m_file) != 0)
             return Error{ErrorCode::FileUnwritable,
-                         m_path,
+                         m_name,
                          {},
                          std::strerror(errno),
                          "a card that keeps it"};
@@ -53,7 +62,7 @@ public:
 
 private:
     int m_file;
-    std::string m_path;
+    std::string m_name; // for messages: it has none any more
 };
 
 } // namespace
@@ -77,14 +86,17 @@ Result<std::unique_ptr<CardDevice>> openFolderCard(const fs::path& folder, DataS
                      {},
                      std::to_string(space.available / 1000000) + " MB free",
                      std::to_string(static_cast<long long>(wanted / 1e6)) + " MB free"};
-    std::string name = (folder / ".bright-slate-write-test-XXXXXX").string();
-    const int file = ::mkstemp(name.data());
+    clearAbandoned(folder);
+    std::string name = (folder / (std::string(kTestFile) + "XXXXXX")).string();
+    const int file = ::mkostemp(name.data(), O_CLOEXEC);
     if (file < 0)
         return Error{ErrorCode::FileUnwritable,
                      folder.string(),
                      {},
                      std::strerror(errno),
                      "a folder that can be written to"};
+    // Without a name, it goes away with this process however that ends.
+    ::unlink(name.c_str());
     return std::unique_ptr<CardDevice>(new FolderCard(file, name));
 }
 

@@ -5,8 +5,8 @@
 #include <filesystem>
 #include <memory>
 
-/// A real card behind a folder: one new file is written there and removed again; nothing that was
-/// there is opened, changed or deleted.
+/// A real card behind a folder: one new file is written there and removed again; nothing else that
+/// is there is opened, changed or deleted.
 namespace bslate::io {
 
 /// Share of the folder's disk that stays free in any case.
@@ -16,8 +16,9 @@ inline constexpr double kLeaveFree = 0.02;
 inline constexpr double kMostWritten = 64e9;
 
 /// Makes the file for a test of `total` bytes. Every block is on the card before its time is taken
-/// (fdatasync). The file goes when the device goes, whatever happened. Fails when the folder is
-/// none, cannot be written to, or has not room for `total` and kLeaveFree.
+/// (fdatasync). The file has no name any more once it is open, so that it goes with the device or
+/// the process, whatever happened; one that a killed test left before that is cleared. Fails when
+/// the folder is none, cannot be written to, or has not room for `total` and kLeaveFree.
 [[nodiscard]] Result<std::unique_ptr<CardDevice>>
 openFolderCard(const std::filesystem::path& folder, DataSize total);
 

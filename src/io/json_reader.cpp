@@ -1,11 +1,12 @@
 #include "io/json_reader.h"
 
+#include "io/json_guard.h"
+
 #include <algorithm>
 
 namespace bslate::io {
 namespace {
 
-constexpr int kDeepest = 64;
 constexpr std::size_t kShown = 40;
 
 std::string shortened(std::string text) {
@@ -16,38 +17,6 @@ std::string shortened(std::string text) {
         text += "...";
     }
     return text;
-}
-
-std::string placeOf(std::string_view text, std::size_t byte) {
-    const auto before = text.substr(0, std::min(byte, text.size()));
-    const auto line = 1 + std::count(before.begin(), before.end(), '\n');
-    const auto start = before.rfind('\n');
-    const auto column = start == std::string_view::npos ? before.size() : before.size() - start - 1;
-    return "line " + std::to_string(line) + ", column " +
-           std::to_string(std::max<std::size_t>(column, 1));
-}
-
-// Byte offset of the first bracket that nests too deep, or npos.
-std::size_t tooDeep(std::string_view text) {
-    int depth = 0;
-    bool inString = false;
-    for (std::size_t i = 0; i < text.size(); ++i) {
-        const char c = text[i];
-        if (inString) {
-            if (c == '\\')
-                ++i;
-            else if (c == '"')
-                inString = false;
-        } else if (c == '"') {
-            inString = true;
-        } else if (c == '{' || c == '[') {
-            if (++depth > kDeepest)
-                return i;
-        } else if (c == '}' || c == ']') {
-            --depth;
-        }
-    }
-    return std::string_view::npos;
 }
 
 std::string typeOf(const Json& node) {
@@ -68,22 +37,13 @@ void ReadState::fail(ErrorCode code, std::string place, std::string got, std::st
 }
 
 Result<Json> parseJson(std::string_view text, const std::string& file) {
-    if (const auto deep = tooDeep(text); deep != std::string_view::npos)
-        return Error{ErrorCode::BrokenJson,
-                     file,
-                     placeOf(text, deep + 1),
-                     {},
-                     "at most 64 levels of nesting"};
+    if (auto checked = checkJson(text); !checked) {
+        Error error = checked.error();
+        error.file = file;
+        return error;
+    }
     try {
         return Json::parse(text);
-    } catch (const nlohmann::json::parse_error& fault) {
-        const bool ended = fault.byte >= text.size();
-        return Error{ErrorCode::BrokenJson,
-                     file,
-                     placeOf(text, fault.byte),
-                     {},
-                     ended ? "the rest of the document (the file seems cut off)"
-                           : "valid UTF-8 JSON from here on"};
     } catch (const nlohmann::json::exception&) {
         return Error{ErrorCode::BrokenJson, file, {}, {}, "numbers that fit into a double"};
     }
@@ -224,16 +184,35 @@ void ObjectReader::keep(const char* key, const ExtraKeys& extra) {
         m_kept[key] = Json::parse(extra.json, nullptr, false);
 }
 
-void appendExtra(Json& node, const ExtraKeys& extra) {
-    if (extra.json.empty())
-        return;
-    const Json rest = Json::parse(extra.json, nullptr, false);
-    for (const auto& [key, value] : rest.items()) {
-        if (!node.contains(key))
+void ObjectReader::keepItem(const char* key, const Json& written, const ExtraKeys& extra) {
+    if (!extra.json.empty())
+        m_kept[key][written.dump()] = Json::parse(extra.json, nullptr, false);
+}
+
+namespace {
+
+// Puts what was kept back under what is known, however deep.
+void merge(Json& node, const Json& kept) {
+    for (const auto& [key, value] : kept.items()) {
+        const auto known = node.find(key);
+        if (known == node.end()) {
             node[key] = value;
-        else if (node[key].is_object() && value.is_object())
-            node[key].update(value);
+        } else if (known->is_object() && value.is_object()) {
+            merge(*known, value);
+        } else if (known->is_array() && value.is_object()) {
+            // By what each entry says: an entry that was moved keeps its own.
+            for (auto& item : *known)
+                if (const auto found = value.find(item.dump()); found != value.end())
+                    merge(item, *found);
+        }
     }
+}
+
+} // namespace
+
+void appendExtra(Json& node, const ExtraKeys& extra) {
+    if (!extra.json.empty())
+        merge(node, Json::parse(extra.json, nullptr, false));
 }
 
 int checkFormat(ObjectReader& root, std::string_view format, int version) {

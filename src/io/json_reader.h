@@ -31,7 +31,10 @@ struct NamedValue {
     E value;
 };
 
-/// Parses text after checking its depth (64 levels) and encoding. Faults give line and column.
+/// More entries than this in a list are refused, and fewer where judging them takes longer.
+inline constexpr std::size_t kMostItems = 5000;
+
+/// Parses text after looking it through (json_guard.h). Faults give line and column.
 [[nodiscard]] Result<Json> parseJson(std::string_view text, const std::string& file);
 
 /// One JSON object being read. Remembers which keys were asked for, so that the others can be
@@ -75,11 +78,16 @@ public:
 
     /// Reads every element of a list with `read(element, pointer)`; missing lists are empty.
     template<class T, class Read>
-    [[nodiscard]] std::vector<T> list(const char* key, Read read) {
+    [[nodiscard]] std::vector<T> list(const char* key, Read read, std::size_t most = kMostItems) {
         std::vector<T> items;
         const Json* node = array(key);
         if (!node)
             return items;
+        if (node->size() > most) {
+            fail(ErrorCode::OutOfRange, key, std::to_string(node->size()),
+                 "at most " + std::to_string(most) + " of them");
+            return items;
+        }
         items.reserve(node->size());
         for (std::size_t i = 0; i < node->size() && !m_state.error; ++i)
             items.push_back(read((*node)[i], pointer(key) + "/" + std::to_string(i)));
@@ -103,6 +111,20 @@ public:
     [[nodiscard]] ExtraKeys extra() const;
     /// Keeps the unknown keys of a child object whose value has no room for them.
     void keep(const char* key, const ExtraKeys& extra);
+    /// Likewise those of an entry of a list, found again by what is written for the entry.
+    void keepItem(const char* key, const Json& written, const ExtraKeys& extra);
+    /// A list of entries without room for unknown keys: `read` takes an entry's own reader, `write`
+    /// says what is written for it.
+    template<class T, class Read, class Write>
+    [[nodiscard]] std::vector<T> keptList(const char* key, Read read, Write write) {
+        return list<T>(key, [&](const Json& item, const std::string& place) {
+            ObjectReader entry(item, place, m_state);
+            T value = read(entry);
+            if (const auto rest = entry.extra(); !rest.json.empty() && !m_state.error)
+                keepItem(key, write(value), rest);
+            return value;
+        });
+    }
     [[nodiscard]] ReadState& state() { return m_state; }
     void fail(ErrorCode code, const char* key, std::string got, std::string expected);
 

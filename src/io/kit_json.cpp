@@ -3,6 +3,7 @@
 #include "core/base/find_by_id.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
+#include "core/schedule/carriers.h"
 #include "io/files.h"
 #include "io/kit_nodes.h"
 
@@ -98,12 +99,13 @@ Kit kitFrom(ObjectReader& node) {
         return filterFrom(item, at, state, false);
     });
     kit.filterSlots = node.wholeOr("filter_slots", 0, 8, 2);
-    kit.cards = node.list<MemoryCard>("cards", [&](const Json& item, const std::string& at) {
-        return cardFrom(item, at, state);
-    });
-    kit.batteries = node.list<Battery>("batteries", [&](const Json& item, const std::string& at) {
-        return batteryFrom(item, at, state);
-    });
+    kit.cards = node.list<MemoryCard>(
+        "cards", [&](const Json& item, const std::string& at) { return cardFrom(item, at, state); },
+        kMostKinds);
+    kit.batteries = node.list<Battery>(
+        "batteries",
+        [&](const Json& item, const std::string& at) { return batteryFrom(item, at, state); },
+        kMostKinds);
     readStation(node, kit);
     kit.recipes = node.list<Recipe>("recipes", [&](const Json& item, const std::string& at) {
         return recipeFrom(item, at, state);
@@ -157,7 +159,7 @@ Result<Kit> loadKit(const std::filesystem::path& path) {
 }
 
 std::string writeKit(const Kit& kit) {
-    return toJson(kit).dump(2) + "\n";
+    return toJson(kit).dump(2, ' ', false, Json::error_handler_t::replace) + "\n";
 }
 
 } // namespace bslate::io

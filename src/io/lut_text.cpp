@@ -131,11 +131,8 @@ public:
 
 private:
     Outcome wrong(ErrorCode code, std::string_view got, std::string expected) const {
-        return Error{code,
-                     {},
-                     "line " + std::to_string(m_number),
-                     std::string(got.substr(0, 40)),
-                     std::move(expected)};
+        return Error{
+            code, {}, "line " + std::to_string(m_number), shortened(got), std::move(expected)};
     }
 
     Outcome size(std::string_view word, long most) {

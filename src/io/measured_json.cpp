@@ -15,8 +15,7 @@ std::optional<Stops> stopsOr(ObjectReader& node, const char* key) {
     return Stops(node.number(key, -40, 40));
 }
 
-SeriesReading readingFrom(const Json& json, const std::string& place, ReadState& state) {
-    ObjectReader node(json, place, state);
+SeriesReading readingFrom(ObjectReader& node) {
     SeriesReading reading;
     reading.stops = Stops(node.number("stops", -40, 40));
     for (std::size_t c = 0; c < 3; ++c)
@@ -56,10 +55,7 @@ Measurement measurementFrom(const Json& json, const std::string& place, ReadStat
     measured.shift = Stops(node.numberOr("shift_stops", -10, 10, 0));
     measured.flare = SceneLinear(node.numberOr("flare", 0, 1, 0));
     measured.rms = Signal(node.numberOr("rms", 0, 1, 0));
-    measured.readings =
-        node.list<SeriesReading>("readings", [&](const Json& item, const std::string& at) {
-            return readingFrom(item, at, state);
-        });
+    measured.readings = node.keptList<SeriesReading>("readings", readingFrom, readingJson);
     if (measured.readings.size() > kMostReadings)
         node.fail(ErrorCode::OutOfRange, "readings", std::to_string(measured.readings.size()),
                   "at most " + std::to_string(kMostReadings) + " readings");

@@ -2,6 +2,8 @@
 #include "core/quantity/print.h"
 #include "io/kit_nodes.h"
 
+#include <cmath>
+
 namespace bslate::io {
 namespace {
 
@@ -26,12 +28,18 @@ SensorArea areaFrom(const Json& json, const std::string& place, ReadState& state
     return area;
 }
 
+// The number of milliseconds that reads back as this time to the last bit.
+double millisecondsOf(Seconds time) {
+    const double plain = std::round(time.value() * 1e12) / 1e9; // as somebody would have typed it
+    return plain / 1000.0 == time.value() ? plain : time.value() * 1000.0;
+}
+
 Json areaJson(const SensorArea& area) {
     Json node = {{"id", area.id},
                  {"name", area.name},
                  {"width_mm", area.width.value()},
                  {"height_mm", area.height.value()},
-                 {"readout_ms", area.readout.value() * 1000.0}};
+                 {"readout_ms", millisecondsOf(area.readout)}};
     if (area.fastest)
         node["fastest"] = spell(*area.fastest);
     appendExtra(node, area.extra);
@@ -70,14 +78,20 @@ Json codecJson(const Codec& codec) {
     return node;
 }
 
-RateOption rateFrom(const Json& json, const std::string& place, ReadState& state) {
-    ObjectReader node(json, place, state);
+RateOption rateFrom(ObjectReader& node) {
     return {node.quantity("rate", parseFrameRate), node.quantity("bit_rate", parseDataRate)};
 }
 
-HeatLimit heatFrom(const Json& json, const std::string& place, ReadState& state) {
-    ObjectReader node(json, place, state);
+Json rateJson(const RateOption& option) {
+    return {{"rate", spell(option.rate)}, {"bit_rate", spell(option.bitRate)}};
+}
+
+HeatLimit heatFrom(ObjectReader& node) {
     return {node.quantity("ambient", parseCelsius), node.quantity("time", parseDuration)};
+}
+
+Json heatJson(const HeatLimit& limit) {
+    return {{"ambient", spell(limit.ambient)}, {"time", spellDuration(limit.time)}};
 }
 
 RecordingMode modeFrom(const Json& json, const std::string& place, ReadState& state) {
@@ -88,9 +102,7 @@ RecordingMode modeFrom(const Json& json, const std::string& place, ReadState& st
     mode.area = node.text("area");
     mode.codec = node.text("codec");
     mode.frame = node.quantity("frame", parseFrameSize);
-    mode.rates = node.list<RateOption>("rates", [&](const Json& item, const std::string& at) {
-        return rateFrom(item, at, state);
-    });
+    mode.rates = node.keptList<RateOption>("rates", rateFrom, rateJson);
     mode.profiles = node.texts("profiles");
     mode.slotIds = node.texts("slots");
     mode.sound = node.flagOr("sound", true);
@@ -99,8 +111,7 @@ RecordingMode modeFrom(const Json& json, const std::string& place, ReadState& st
     mode.proxy = node.flagOr("proxy", false);
     if (node.has("clip_limit"))
         mode.clipLimit = node.quantity("clip_limit", parseDuration);
-    mode.heat = node.list<HeatLimit>(
-        "heat", [&](const Json& item, const std::string& at) { return heatFrom(item, at, state); });
+    mode.heat = node.keptList<HeatLimit>("heat", heatFrom, heatJson);
     if (node.has("off_speed")) {
         ObjectReader range(node.child("off_speed"), node.pointer("off_speed"), state);
         mode.offSpeed = OffSpeed{
@@ -120,9 +131,7 @@ Json modeJson(const RecordingMode& mode) {
                  {"area", mode.area},
                  {"codec", mode.codec},
                  {"frame", spell(mode.frame)}};
-    putList(node, "rates", mode.rates, [](const RateOption& option) {
-        return Json{{"rate", spell(option.rate)}, {"bit_rate", spell(option.bitRate)}};
-    });
+    putList(node, "rates", mode.rates, rateJson);
     if (!mode.profiles.empty())
         node["profiles"] = mode.profiles;
     if (!mode.slotIds.empty())
@@ -136,9 +145,7 @@ Json modeJson(const RecordingMode& mode) {
     if (mode.clipLimit)
         node["clip_limit"] = spellDuration(*mode.clipLimit);
     if (!mode.heat.empty())
-        putList(node, "heat", mode.heat, [](const HeatLimit& limit) {
-            return Json{{"ambient", spell(limit.ambient)}, {"time", spellDuration(limit.time)}};
-        });
+        putList(node, "heat", mode.heat, heatJson);
     if (mode.offSpeed)
         node["off_speed"] = {{"slowest", spell(mode.offSpeed->slowest)},
                              {"fastest", spell(mode.offSpeed->fastest)},

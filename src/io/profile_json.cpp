@@ -7,7 +7,9 @@ namespace {
 
 Chromaticity chromaticityFrom(ObjectReader& node, const char* key) {
     ObjectReader point(node.child(key), node.pointer(key), node.state());
-    return {point.number("x", -1, 2), point.number("y", -1, 2)};
+    const Chromaticity xy{point.number("x", -1, 2), point.number("y", -1, 2)};
+    node.keep(key, point.extra());
+    return xy;
 }
 
 Gamut gamutFrom(ObjectReader& profile) {

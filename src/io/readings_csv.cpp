@@ -135,11 +135,8 @@ private:
     };
 
     Outcome wrong(ErrorCode code, std::string_view got, std::string expected) const {
-        return Error{code,
-                     {},
-                     "line " + std::to_string(m_line),
-                     std::string(got.substr(0, 40)),
-                     std::move(expected)};
+        return Error{
+            code, {}, "line " + std::to_string(m_line), shortened(got), std::move(expected)};
     }
 
     [[nodiscard]] Signal signalOf(double value, ReadingUnit unit, bool anyHigh) const {

@@ -91,6 +91,10 @@ Json hazardsJson(const Hazards& hazards) {
     return names;
 }
 
+Json harmonicJson(const Harmonic& harmonic) {
+    return {{"order", harmonic.order}, {"depth", spell(harmonic.depth)}};
+}
+
 Source sourceFrom(const Json& json, const std::string& place, ReadState& state) {
     ObjectReader node(json, place, state);
     Source source;
@@ -105,12 +109,13 @@ Source sourceFrom(const Json& json, const std::string& place, ReadState& state) 
             *field = node.quantity(key, parseFraction);
     if (source.duty && source.duty->value() <= 0)
         node.fail(ErrorCode::OutOfRange, "duty", {}, "above 0");
-    source.harmonics =
-        node.list<Harmonic>("harmonics", [&](const Json& item, const std::string& at) {
-            ObjectReader harmonic(item, at, state);
+    source.harmonics = node.keptList<Harmonic>(
+        "harmonics",
+        [](ObjectReader& harmonic) {
             return Harmonic{harmonic.wholeOr("order", 1, kHighestHarmonic, 1),
                             harmonic.quantity("depth", parseFraction)};
-        });
+        },
+        harmonicJson);
     if (source.kind == SourceKind::Measured && source.harmonics.empty())
         node.fail(ErrorCode::MissingKey, "harmonics", {}, "at least one, of a measured lamp");
     source.extra = node.extra();
@@ -128,7 +133,7 @@ Json sourceJson(const Source& source) {
     if (source.share)
         node["share"] = spell(*source.share);
     for (const auto& harmonic : source.harmonics)
-        node["harmonics"].push_back({{"order", harmonic.order}, {"depth", spell(harmonic.depth)}});
+        node["harmonics"].push_back(harmonicJson(harmonic));
     appendExtra(node, source.extra);
     return node;
 }
@@ -213,6 +218,9 @@ Scene sceneFrom(const Json& json, const std::string& place, ReadState& state) {
     scene.patches = node.list<Patch>("patches", [&](const Json& item, const std::string& at) {
         return patchFrom(item, at, state);
     });
+    if (scene.patches.size() > kMostPatches)
+        node.fail(ErrorCode::OutOfRange, "patches", std::to_string(scene.patches.size()),
+                  "at most " + std::to_string(kMostPatches) + " patches in a scene");
     scene.extra = node.extra();
     return scene;
 }

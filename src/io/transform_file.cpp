@@ -1,9 +1,10 @@
 #include "io/transform_file.h"
 
 #include "core/quantity/print.h"
+#include "io/colour_config.h"
 #include "io/files.h"
 #include "io/lut_text.h"
-#include "io/ocio.h"
+#include "io/transform_references.h"
 
 #include <algorithm>
 #include <cmath>
@@ -212,30 +213,6 @@ Result<ImportedTransform> takeApart(const OCIO::ConstTransformRcPtr& transform, 
     return result;
 }
 
-Result<OCIO::ConstTransformRcPtr> fromConfig(const std::filesystem::path& path,
-                                             const ImportOptions& options) {
-    try {
-        const auto config = OCIO::Config::CreateFromFile(path.c_str());
-        if (!config->getColorSpace(options.colourSpace.c_str())) {
-            std::string names;
-            for (int i = 0; i < config->getNumColorSpaces() && i < 12; ++i)
-                names += (i ? ", " : "") + std::string(config->getColorSpaceNameByIndex(i));
-            return Error{ErrorCode::UnknownId,
-                         {},
-                         "colour space",
-                         options.colourSpace,
-                         "one of " + names + (config->getNumColorSpaces() > 12 ? " ..." : "")};
-        }
-        const char* target =
-            config->hasRole("aces_interchange") ? "aces_interchange" : OCIO::ROLE_SCENE_LINEAR;
-        return OCIO::ConstTransformRcPtr(
-            config->getProcessor(options.colourSpace.c_str(), target)->createGroupTransform());
-    } catch (const OCIO::Exception& problem) {
-        return unusable({}, std::string("a configuration the library can read (it says: ") +
-                                problem.what() + ")");
-    }
-}
-
 // A plain cube handed over as numbers: the library's own reader takes many times as long.
 OCIO::ConstTransformRcPtr fromCube(const CubeTable& table) {
     auto cube = OCIO::Lut3DTransform::Create(static_cast<unsigned long>(table.side));
@@ -263,33 +240,60 @@ std::string lowered(std::string text) {
     return text;
 }
 
+// A file that this one names keeps its own name in the message.
 Error inFile(Error error, const std::filesystem::path& path) {
-    error.file = path.filename().string();
+    if (error.file.empty())
+        error.file = path.filename().string();
     return error;
 }
 
-// Nothing is handed to the library before its size and its numbers have been looked at.
-Result<OCIO::ConstTransformRcPtr> transformIn(const std::filesystem::path& path,
-                                              const ImportOptions& options) {
+// A transform, and the files that were read for it besides the one that was asked for.
+using Opened = ConfigTransform;
+
+Result<Opened> openedFile(OCIO::ConstTransformRcPtr transform, const std::filesystem::path& path) {
+    const auto folder = std::filesystem::absolute(path).parent_path();
+    auto files =
+        filesBehind(path, folder, [&](const std::string& named) { return folder / named; });
+    if (!files)
+        return files.error();
+    auto list = *std::move(files);
+    list.erase(list.begin());
+    if (list.empty())
+        return Opened{std::move(transform), {}};
+    try { // what is named is found from the folder, as it was looked at
+        auto config = OCIO::Config::CreateRaw()->createEditableCopy();
+        config->setWorkingDir(folder.c_str());
+        return Opened{config->getProcessor(transform)->createGroupTransform(), std::move(list)};
+    } catch (const OCIO::Exception& problem) {
+        return unusable({}, std::string("a transform the library can apply (it says: ") +
+                                problem.what() + ")");
+    }
+}
+
+// Nothing is handed to the library before its size, its numbers and what it names have been looked
+// at.
+Result<Opened> transformIn(const std::filesystem::path& path, const ImportOptions& options) {
+    const auto kind = lowered(path.extension().string());
+    if (kind == ".ocio") {
+        const auto config = openConfig(path);
+        return config ? transformFrom(*config, options.colourSpace) : config.error();
+    }
     const auto text = readFile(path, kLargestTransform);
     if (!text)
         return text.error();
-    const auto kind = lowered(path.extension().string());
-    if (kind == ".ocio")
-        return fromConfig(path, options);
     if (kind == ".cube") {
         const auto table = readCubeText(*text);
         if (!table)
             return table.error();
-        return table->side > 0 ? fromCube(*table) : fromFile(path);
+        return table->side > 0 ? Opened{fromCube(*table), {}} : openedFile(fromFile(path), path);
     }
     if (kind == ".spi1d" || kind == ".spi3d") {
         const auto looked =
             checkLutText(*text, kind == ".spi1d" ? LutTextKind::Spi1d : LutTextKind::Spi3d);
-        return looked ? Result<OCIO::ConstTransformRcPtr>(fromFile(path)) : looked.error();
+        return looked ? openedFile(fromFile(path), path) : looked.error();
     }
     if (kind == ".clf" || kind == ".ctf")
-        return fromFile(path);
+        return openedFile(fromFile(path), path);
     return Error{
         ErrorCode::WrongFormat, {}, {}, kind, ".cube, .spi1d, .spi3d, .clf, .ctf or .ocio"};
 }
@@ -299,14 +303,17 @@ Result<OCIO::ConstTransformRcPtr> transformIn(const std::filesystem::path& path,
 Result<ImportedTransform> importTransform(const std::filesystem::path& path,
                                           const ImportOptions& options) {
     ocioQuiet();
-    const auto transform = transformIn(path, options);
-    if (!transform)
-        return inFile(transform.error(), path);
+    const auto opened = transformIn(path, options);
+    if (!opened)
+        return inFile(opened.error(), path);
     const bool config = lowered(path.extension().string()) == ".ocio";
     auto name = config ? options.colourSpace : path.stem().string();
-    auto result = takeApart(*transform, std::move(name), options);
-    if (!result)
-        return inFile(result.error(), path);
+    auto taken = takeApart(opened->transform, std::move(name), options);
+    if (!taken)
+        return inFile(taken.error(), path);
+    ImportedTransform result = *std::move(taken);
+    for (const auto& file : opened->files)
+        result.files.push_back(file.filename().string());
     return result;
 }
 
@@ -314,11 +321,11 @@ Result<std::vector<std::array<double, 3>>>
 throughTransform(const std::filesystem::path& path,
                  const std::vector<std::array<double, 3>>& colours) {
     ocioQuiet();
-    const auto transform = transformIn(path, {});
-    if (!transform)
-        return inFile(transform.error(), path);
+    const auto opened = transformIn(path, {});
+    if (!opened)
+        return inFile(opened.error(), path);
     try {
-        const auto processor = processorOf(*transform, OCIO::TRANSFORM_DIR_FORWARD);
+        const auto processor = processorOf(opened->transform, OCIO::TRANSFORM_DIR_FORWARD);
         std::vector<std::array<double, 3>> out;
         for (const auto& colour : colours) {
             float rgb[3] = {static_cast<float>(colour[0]), static_cast<float>(colour[1]),
@@ -335,20 +342,8 @@ throughTransform(const std::filesystem::path& path,
 }
 
 Result<std::vector<std::string>> colourSpacesOf(const std::filesystem::path& path) {
-    ocioQuiet();
-    if (const auto text = readFile(path, kLargestTransform); !text)
-        return text.error();
-    try {
-        const auto config = OCIO::Config::CreateFromFile(path.c_str());
-        std::vector<std::string> names;
-        for (int i = 0; i < config->getNumColorSpaces(); ++i)
-            names.emplace_back(config->getColorSpaceNameByIndex(i));
-        return names;
-    } catch (const OCIO::Exception& problem) {
-        return inFile(unusable({}, std::string("a configuration the library can read (it says: ") +
-                                       problem.what() + ")"),
-                      path);
-    }
+    auto opened = openConfig(path);
+    return opened ? Result(std::move(opened->spaces)) : opened.error();
 }
 
 namespace {

@@ -43,14 +43,14 @@ struct ImportedTransform {
     /// True when curve and matrix together give what the transform gives (to 1e-3); otherwise only
     /// the neutral curve can be trusted.
     [[nodiscard]] bool splits() const { return colourMiss < 1e-3; }
+    std::vector<std::string> files; ///< read for it besides the one that was asked for
 };
-
-inline constexpr std::uintmax_t kLargestTransform = 64u * 1024u * 1024u;
 
 /// A `.cube`, `.spi1d`, `.spi3d`, `.clf` or `.ctf` file, or an OpenColorIO configuration (`.ocio`;
 /// options.colourSpace says which). Fails with the file, the line where there is one, and what was
 /// expected: unreadable, too large, a size over the limits, an entry that is not a finite number,
-/// a 1D table that does not rise, a neutral axis that does not rise, a singular matrix.
+/// a 1D table that does not rise, a neutral axis that does not rise, a singular matrix, a file it
+/// names that is no regular file beside or below it.
 [[nodiscard]] Result<ImportedTransform> importTransform(const std::filesystem::path& path,
                                                         const ImportOptions& options = {});
 

@@ -114,7 +114,10 @@ TEST(CliLut, WritesAFileAndFailsWithoutTouchingOne) {
     const auto file = (folder / "2a.cube").string();
     EXPECT_EQ(ran({"lut", kShoot, "--setup", "2A", "-o", file}).code, kGood);
     EXPECT_EQ(slurp(file).find("TITLE \"Slack Water 2A"), 0u);
-    EXPECT_EQ(ran({"lut", kShoot, "--setup", "2A", "-o", file, "--1d"}).code, kGood);
+    const auto there = ran({"lut", kShoot, "--setup", "2A", "-o", file, "--1d"});
+    EXPECT_EQ(there.code, kBadInput) << "nothing is written over without being told to";
+    EXPECT_NE(there.err.find("--force"), std::string::npos);
+    EXPECT_EQ(ran({"lut", kShoot, "--setup", "2A", "-o", file, "--1d", "--force"}).code, kGood);
     EXPECT_NE(slurp(file).find("LUT_1D_SIZE 4096"), std::string::npos);
     spit(file, "mine");
     EXPECT_EQ(ran({"lut", kShoot, "--setup", "9Z", "-o", file}).code, kBadInput);

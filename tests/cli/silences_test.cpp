@@ -6,6 +6,7 @@
 #include <nlohmann/json.hpp>
 
 #include <filesystem>
+#include <fstream>
 #include <sstream>
 
 namespace bslate::cli {
@@ -141,6 +142,32 @@ TEST(CliCurve, RefusesADisplayTransformWithTheReason) {
     }
     EXPECT_GT(refused, 5);
     EXPECT_GT(taken, 3);
+}
+
+TEST(CliOutput, ThatNobodyTakesIsNoSuccess) {
+    std::ofstream full("/dev/full");
+    std::ostringstream err;
+    EXPECT_EQ(run({"check", kShoot, "--setup", "4A"}, full, err), kBadInput);
+    EXPECT_NE(err.str().find("could not be written"), std::string::npos);
+}
+
+TEST(CliOutput, SurvivesNamesThatAreNoUtf8) {
+    const TemporaryFolder folder;
+    const auto file = (folder / "caf\xe9.cube").string();
+    const auto written = ran({"lut", kShoot, "--setup", "2A", "-o", file, "--json"});
+    EXPECT_EQ(written.code, kGood) << written.err;
+    EXPECT_FALSE(nlohmann::json::parse(written.out)["file"].get<std::string>().empty());
+    // Shortened between characters: 39 bytes and one of two.
+    const auto cut =
+        ran({"media", "--bit-rate", std::string(39, 'x') + "\u00e9\u00e9", "--capacity", "1GB"});
+    EXPECT_EQ(cut.code, kBadInput);
+    EXPECT_TRUE(nlohmann::json(cut.err).dump().size() > 0) << "whole characters, or this throws";
+}
+
+TEST(CliCardBench, WritesWholeBytesOnly) {
+    const auto part = ran({"card-bench", "--simulated", "V60", "--size", "1.1MiB", "--json"});
+    ASSERT_EQ(part.code, kGood) << part.err;
+    EXPECT_EQ(nlohmann::json::parse(part.out)["written_bytes"], 1153433);
 }
 
 } // namespace

@@ -121,6 +121,7 @@ TEST(DayJson, NumbersDoNotDependOnTheLocale) {
     ShootDay day;
     Take take;
     take.id = "t";
+    take.setups = {"s"};
     take.length = Seconds(85.5);
     take.at = Seconds(20430.5);
     take.gap = Seconds(0.25);

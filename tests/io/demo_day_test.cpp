@@ -41,7 +41,7 @@ Judged judged(const Shoot& shoot, int number, DayRemedies remedies = DayRemedies
     Judged result;
     result.day = dayOf(shoot, number);
     result.plan = planDay(shoot, result.day);
-    result.findings = judgeDay(shoot, result.day, result.plan, remedies);
+    result.findings = judgeDay(shoot, result.day, result.plan, {remedies});
     return result;
 }
 
@@ -377,7 +377,7 @@ TEST(DayPlanner, AThousandTakesAndATakeLongerThanAnyCard) {
     }
     day.takes[500].length = Seconds(90 * 3600.0);
     const auto plan = planDay(shoot, day, {1, {}});
-    const auto findings = judgeDay(shoot, day, plan, DayRemedies::None);
+    const auto findings = judgeDay(shoot, day, plan, {DayRemedies::None});
     const auto* full = find(findings, "day-card-full-whole");
     ASSERT_TRUE(full);
     EXPECT_EQ(full->subject.substr(0, 4), "t500");

@@ -11,6 +11,7 @@
 #include <valijson/validator.hpp>
 
 #include <cmath>
+#include <set>
 
 namespace bslate::io {
 namespace {
@@ -71,6 +72,51 @@ TEST(ShootJson, UnknownKeysOfEveryLevelSurviveASave) {
         ++kept;
     EXPECT_EQ(kept, 15u);
     EXPECT_EQ(readBack(text), shoot);
+}
+
+// Every object gets a key of its own. The conditions of a rule are what it means, so none of theirs
+// may be unknown.
+void markAll(Json& node, int& marks) {
+    if (node.is_object()) {
+        for (auto& [key, value] : node.items())
+            if (key != "when" && key != "requires" && key != "excludes" && key != "limits")
+                markAll(value, marks);
+        node["x_mark"] = ++marks;
+    } else if (node.is_array()) {
+        for (auto& value : node)
+            markAll(value, marks);
+    }
+}
+
+void findAll(const Json& node, std::set<int>& found) {
+    if (node.is_object() && node.contains("x_mark"))
+        found.insert(node["x_mark"].get<int>());
+    for (const auto& value : node)
+        if (value.is_structured())
+            findAll(value, found);
+}
+
+TEST(ShootJson, AMarkOnEveryObjectOfADocumentComesBack) {
+    auto shoot = *loadShoot(root() / "data/demo/slack-water.bslate");
+    shoot.kitFile.reset();
+    Source lamp;
+    lamp.name = "measured";
+    lamp.kind = SourceKind::Measured;
+    lamp.harmonics = {{1, Fraction(0.4)}, {2, Fraction(0.1)}};
+    shoot.scenes[0].sources.push_back(lamp);
+    auto json = Json::parse(writeShoot(shoot));
+    int marks = 0;
+    markAll(json, marks);
+    EXPECT_GT(marks, 300);
+    const auto marked = readShoot(json.dump(), "marked", {});
+    ASSERT_TRUE(marked.ok()) << message(marked.error());
+    std::set<int> found;
+    findAll(Json::parse(writeShoot(*marked)), found);
+    std::string lost;
+    for (int mark = 1; mark <= marks; ++mark)
+        if (!found.contains(mark))
+            lost += std::to_string(mark) + " ";
+    EXPECT_TRUE(lost.empty()) << lost << " in " << json.dump(1);
 }
 
 TEST(ShootJson, OneValueALineInAStableOrder) {

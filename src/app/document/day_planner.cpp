@@ -71,7 +71,7 @@ void DayPlanner::refresh() {
     m_day = dayOf(shoot, m_number);
     // One way down, guided by what was there.
     m_plan = planDay(shoot, m_day, {1, {}}, m_settled ? &*m_settled : nullptr);
-    m_findings = judgeDay(shoot, m_day, m_plan, DayRemedies::None);
+    m_findings = judgeDay(shoot, m_day, m_plan, {DayRemedies::None, {}, &m_chances});
     mark();
     m_later->start();
     emit changed();
@@ -90,7 +90,7 @@ void DayPlanner::begin() {
                                     return !job->stopped.load();
                                 }};
         auto plan = planDay(*value, day, effort);
-        auto findings = judgeDay(*value, day, plan, DayRemedies::Verified);
+        auto findings = judgeDay(*value, day, plan, {DayRemedies::Verified, effort.keepGoing});
         QMetaObject::invokeMethod(
             this,
             [this, job, plan = std::move(plan), findings = std::move(findings)]() mutable {

@@ -2,6 +2,7 @@
 
 #include "app/document/shoot_document.h"
 #include "core/verdict/day/day_verdict.h"
+#include "core/verdict/day/drop_chances.h"
 
 #include <QElapsedTimer>
 #include <QThreadPool>
@@ -63,6 +64,7 @@ private:
     std::optional<DayPlan> m_reference; ///< what changes are marked against
     std::vector<Finding> m_findings;
     std::vector<int> m_changedCards, m_changedPower;
+    DropChances m_chances; ///< of the window's own quick judgements
     QTimer* m_later;
     QTimer* m_ticker;
     QThreadPool m_workers;

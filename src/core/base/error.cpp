@@ -2,6 +2,15 @@
 
 namespace bslate {
 
+std::string shortened(std::string_view text, std::size_t most) {
+    if (text.size() <= most)
+        return std::string(text);
+    // Bytes 10xxxxxx go on with the character before them.
+    while (most > 0 && (static_cast<unsigned char>(text[most]) & 0xC0) == 0x80)
+        --most;
+    return std::string(text.substr(0, most));
+}
+
 std::string_view summary(ErrorCode code) {
     switch (code) {
     case ErrorCode::EmptyText:

@@ -36,6 +36,10 @@ struct Error {
     friend bool operator==(const Error&, const Error&) = default;
 };
 
+/// The beginning of a text for a message, at most `most` bytes and never ending inside a character
+/// of UTF-8.
+[[nodiscard]] std::string shortened(std::string_view text, std::size_t most = 40);
+
 /// The short English sentence for a code, for example "not a number". Never empty.
 [[nodiscard]] std::string_view summary(ErrorCode code);
 

@@ -85,6 +85,9 @@ enum class ConstraintKind {
 /// The name in a kit file: `requires`, `excludes` or `limits`.
 [[nodiscard]] std::string_view nameOf(ConstraintKind kind);
 
+/// More of them than this on a body are refused: each is weighed against the others.
+inline constexpr std::size_t kMostConstraints = 200;
+
 struct Constraint {
     std::string id;
     std::vector<Condition> when; ///< all must hold; empty: always

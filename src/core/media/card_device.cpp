@@ -1,6 +1,7 @@
 #include "core/media/card_device.h"
 
 #include <algorithm>
+#include <cmath>
 #include <limits>
 #include <vector>
 
@@ -45,6 +46,11 @@ Result<Seconds> SimulatedCard::write(std::span<const std::byte> block) {
 
 Result<CardBench> benchCard(CardDevice& device, DataSize total, DataSize block,
                             const std::function<bool(double done)>& keepGoing) {
+    // A part of a byte is never written.
+    total = DataSize(std::floor(total.value()));
+    block = DataSize(std::floor(block.value()));
+    if (total.value() < 1 || block.value() < 1)
+        return Error{ErrorCode::OutOfRange, {}, {}, {}, "at least one byte to write"};
     // Bytes that no card makes smaller.
     std::vector<std::byte> bytes(static_cast<std::size_t>(block.value()));
     Random noise(1);
@@ -55,8 +61,8 @@ Result<CardBench> benchCard(CardDevice& device, DataSize total, DataSize block,
     while (bench.written < total) {
         if (keepGoing && !keepGoing(bench.written.value() / total.value()))
             break;
-        const auto size = static_cast<std::size_t>(
-            std::min(block.value(), (total - bench.written).value()) + 0.5);
+        const auto size =
+            static_cast<std::size_t>(std::min(block.value(), (total - bench.written).value()));
         const auto took = device.write({bytes.data(), size});
         if (!took)
             return took.error();

@@ -55,8 +55,8 @@ struct CardBench {
 };
 
 /// Writes `total` in blocks and times each. Stops at the first failure. `keepGoing` is asked before
-/// each block; when it says no, what was measured by then is given. Preconditions: total and block
-/// > 0, block at most 256 MB.
+/// each block; when it says no, what was measured by then is given. Parts of bytes are left out
+/// of both; OutOfRange when nothing remains. Precondition: block at most 256 MB.
 [[nodiscard]] Result<CardBench> benchCard(CardDevice& device, DataSize total, DataSize block,
                                           const std::function<bool(double done)>& keepGoing = {});
 

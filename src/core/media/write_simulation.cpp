@@ -21,7 +21,7 @@ Result<CardBehaviour> parseCardBehaviour(std::string_view text) {
     return Error{ErrorCode::UnknownId,
                  {},
                  {},
-                 std::string(text.substr(0, 40)),
+                 shortened(text),
                  "a speed class such as V60 or VPG400, alone or with :steady, :tired or :failing"};
 }
 

@@ -30,6 +30,7 @@ struct WriteLoad {
     Fraction variation; ///< standard deviation of a group's rate over the mean, [0, 1]
     Seconds group{0.5}; ///< length of a group of pictures, > 0
     DataSize buffer{0}; ///< of the camera, >= 0
+    friend bool operator==(const WriteLoad&, const WriteLoad&) = default;
 };
 
 struct WriteOutcome {

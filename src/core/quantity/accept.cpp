@@ -14,7 +14,7 @@ bool contains(std::initializer_list<std::string_view> list, std::string_view ite
 }
 
 Error refuse(ErrorCode code, std::string_view text, std::string_view expected) {
-    return {code, {}, {}, std::string(text.substr(0, 40)), std::string(expected)};
+    return {code, {}, {}, shortened(text), std::string(expected)};
 }
 
 Result<double> read(std::string_view text, const Accepts& accepts) {

@@ -148,6 +148,8 @@ private:
             for (const int second : put[1])
                 if (first < 0 || first != second)
                     list.push_back({{first, second}});
+        if (list.empty()) // pins that cannot both be met
+            list.push_back({{-1, -1}});
         return list;
     }
 

@@ -64,7 +64,7 @@ bool CarrierState::holds(int unit, const Demand& demand, std::size_t bay) const 
 }
 
 // Into the first free time of the server that has it back soonest.
-void CarrierState::release(int unit, double time, CarrierPlan* plan) {
+void CarrierState::release(int unit, double time, CarrierPlan* plan, const Demand* by) {
     auto& state = m_units[static_cast<std::size_t>(unit)];
     state.inUse = false;
     const int kind = m_problem->kindOf(unit);
@@ -95,8 +95,11 @@ void CarrierState::release(int unit, double time, CarrierPlan* plan) {
         }
     }
     state.from = kNever;
-    const bool broken = std::any_of(m_problem->faults.begin(), m_problem->faults.end(),
-                                    [&](const CarrierFault& fault) { return fault.unit == unit; });
+    // Out and renewed before it fails. One that had to go because it will fail was still in there.
+    const auto spoils = [&](const CarrierFault& fault) {
+        return fault.unit == unit && (fault.at.value() < slot.end || (by && fault.at < by->end));
+    };
+    const bool broken = std::any_of(m_problem->faults.begin(), m_problem->faults.end(), spoils);
     if (best < 0 || broken)
         return;
     auto& busy = m_servers[static_cast<std::size_t>(best)];
@@ -170,7 +173,7 @@ bool CarrierState::apply(int lane, int index, const CarrierChoice& choice, Carri
         if (choice.put[bay] < 0)
             continue;
         if (bays[bay] >= 0) {
-            release(bays[bay], laneEnd, plan);
+            release(bays[bay], laneEnd, plan, &demand);
             ++m_cost.changes;
             m_put[bay] = true;
         }
@@ -190,7 +193,7 @@ bool CarrierState::apply(int lane, int index, const CarrierChoice& choice, Carri
         const int unit = readyInside(demand, 0, now);
         if (unit < 0)
             break;
-        release(bays[0], now, plan);
+        release(bays[0], now, plan, &demand);
         ++m_cost.changes;
         ++m_cost.inside;
         bays[0] = unit;
@@ -238,7 +241,7 @@ void CarrierState::finish(CarrierPlan& plan) {
                 out.emplace_back(m_laneEnd[lane], unit);
     std::sort(out.begin(), out.end());
     for (const auto& [time, unit] : out)
-        release(unit, time, &plan);
+        release(unit, time, &plan, nullptr);
     std::stable_sort(plan.uses.begin(), plan.uses.end(),
                      [](const auto& a, const auto& b) { return a.start < b.start; });
     std::stable_sort(plan.renewals.begin(), plan.renewals.end(),

@@ -53,7 +53,8 @@ private:
         double start, end;
     };
 
-    void release(int unit, double time, CarrierPlan* plan);
+    /// `by`: the demand it makes room for; null at the end of everything.
+    void release(int unit, double time, CarrierPlan* plan, const Demand* by);
     void note(CarrierPlan* plan, const CarrierUse& use) const;
     [[nodiscard]] bool holds(int unit, const Demand& demand, std::size_t bay) const;
     [[nodiscard]] int readyInside(const Demand& demand, std::size_t bay, double time) const;

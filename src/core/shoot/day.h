@@ -59,6 +59,9 @@ struct CardFailure {
     friend bool operator==(const CardFailure&, const CardFailure&) = default;
 };
 
+/// More cameras than this rolling in one take, and more failed cards in a day, are refused.
+inline constexpr std::size_t kMostCameras = 32;
+inline constexpr std::size_t kMostFailures = 200;
 /// More takes than this in a day are refused.
 inline constexpr std::size_t kMostTakes = 2000;
 

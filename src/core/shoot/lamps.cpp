@@ -155,12 +155,12 @@ Result<Source> parseLampLine(std::string_view text) {
     else if (!reader.kindSeen && source.pulses)
         source.kind = SourceKind::DimmedLed;
     else if (!reader.kindSeen)
-        return Error{ErrorCode::EmptyText, {}, {}, std::string(text.substr(0, 40)), kExpected};
+        return Error{ErrorCode::EmptyText, {}, {}, shortened(text), kExpected};
     if (source.kind == SourceKind::Measured && source.harmonics.empty())
         return Error{ErrorCode::EmptyText,
                      {},
                      {},
-                     std::string(text.substr(0, 40)),
+                     shortened(text),
                      "at least one harmonic of the measured light, such as h1:40%"};
     if (source.name.empty())
         source.name = std::string(wordOf(source.kind));

@@ -69,6 +69,8 @@ enum class SourceKind {
     Measured,   ///< by a list of harmonics
     Steady      ///< daylight, battery lamps without dimmer
 };
+/// More patches than this are refused in a scene.
+inline constexpr std::size_t kMostPatches = 500;
 /// More lamps than this are refused in a scene.
 inline constexpr std::size_t kMostSources = 64;
 

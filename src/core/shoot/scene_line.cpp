@@ -340,11 +340,8 @@ void Reader::finish() {
 Result<SceneLine> parseSceneLine(std::string_view text) {
     constexpr const char* expected = "a scene such as: 2A doorway int 26cd/m2 talk 12min";
     if (text.size() > kLongest)
-        return Error{ErrorCode::OutOfRange,
-                     {},
-                     {},
-                     std::string(text.substr(0, 40)),
-                     "a line of at most 400 characters"};
+        return Error{
+            ErrorCode::OutOfRange, {}, {}, shortened(text), "a line of at most 400 characters"};
     Reader reader;
     for (auto& word : wordsOf(text)) {
         reader.words.push_back(std::move(word.text));
@@ -355,7 +352,7 @@ Result<SceneLine> parseSceneLine(std::string_view text) {
     if (reader.error)
         return *reader.error;
     if (reader.line.scene.name.empty())
-        return Error{ErrorCode::EmptyText, {}, {}, std::string(text.substr(0, 40)), expected};
+        return Error{ErrorCode::EmptyText, {}, {}, shortened(text), expected};
     reader.finish();
     return reader.line;
 }

@@ -18,7 +18,7 @@ constexpr std::string_view kForm = "setups, a length, and whole, a time or gap5m
                                    "4A+4B 70min whole 13:00";
 
 Error wrong(ErrorCode code, std::string_view got, std::string expected) {
-    return {code, {}, {}, std::string(got.substr(0, 60)), std::move(expected)};
+    return {code, {}, {}, shortened(got, 60), std::move(expected)};
 }
 
 // The numbers of setups joined by plus signs; one that holds a plus or a space is in quotes.
@@ -244,15 +244,20 @@ std::vector<std::vector<const Setup*>> roundsOf(const Shoot& shoot, const Scene&
 } // namespace
 
 std::vector<Take> takesFromScenes(const Shoot& shoot, int day) {
-    std::vector<const Scene*> scenes;
-    for (const auto& scene : shoot.scenes)
-        if (scene.day == day)
-            scenes.push_back(&scene);
-    std::stable_sort(scenes.begin(), scenes.end(), [](const Scene* a, const Scene* b) {
-        return a->start && b->start && *a->start < *b->start;
-    });
+    // A scene without hours stays behind the one it is written behind.
+    std::vector<std::pair<double, const Scene*>> scenes;
+    double hour = -1;
+    for (const auto& scene : shoot.scenes) {
+        if (scene.day != day)
+            continue;
+        if (scene.start)
+            hour = scene.start->value();
+        scenes.emplace_back(hour, &scene);
+    }
+    std::stable_sort(scenes.begin(), scenes.end(),
+                     [](const auto& a, const auto& b) { return a.first < b.first; });
     std::vector<Take> takes;
-    for (const auto* scene : scenes) {
+    for (const auto& [begins, scene] : scenes) {
         const auto rounds = roundsOf(shoot, *scene);
         bool first = true;
         for (const auto& round : rounds) {

@@ -87,7 +87,8 @@ constexpr Sentence kSentences[] = {
     {"day-whole", "No change inside a take that must not stop",
      "Such takes: {count}; the longest is {take}, {length}."},
     {"day-setup-incomplete", "Setup {setup} cannot be planned",
-     "Its camera, mode, rate or scene is missing: see its own verdict."},
+     "Its camera, mode, rate or scene is missing, or its camera is in the take twice: see its own "
+     "verdict."},
     {"day-changes", "Changes: {cards} of cards, {batteries} of batteries",
      "No plan has fewer that loses as little and leaves as much to spare."},
     {"day-changes-gap", "Changes: {cards} of cards, {batteries} of batteries",

@@ -4,6 +4,7 @@
 
 #include <gtest/gtest.h>
 
+#include <algorithm>
 #include <cmath>
 #include <limits>
 #include <map>
@@ -257,6 +258,28 @@ TEST(CarrierPlan, PinsFaultsAndAnEarlierPlanAreKept) {
     const auto failed = planCarriers(day, {}, &first);
     EXPECT_NE(failed.uses[2].unit, first.uses[1].unit);
     EXPECT_EQ(failed.cost.broken, Seconds(0));
+}
+
+TEST(CarrierPlan, ACardThatFailsLongAfterItWasCopiedWasCopied) {
+    CarrierProblem day;
+    day.kinds = {{"card", Fill(10), 2, Seconds(100)}};
+    day.servers = {{kAll, {}}};
+    CarrierLane lane;
+    lane.id = "a";
+    lane.demands = {demand(0, 100, 10, true), demand(1000, 1100, 10, true)};
+    day.lanes = {lane};
+    const auto renewalsOfTheFirst = [&](double failsAt) {
+        day.faults = {};
+        const int unit = planCarriers(day).uses.front().unit;
+        day.faults = {{unit, Seconds(failsAt)}};
+        const auto plan = planCarriers(day);
+        EXPECT_EQ(plan.uses.front().unit, unit);
+        return std::count_if(plan.renewals.begin(), plan.renewals.end(),
+                             [&](const Renewal& renewal) { return renewal.unit == unit; });
+    };
+    EXPECT_EQ(renewalsOfTheFirst(5000), 1) << "out at 100, copied by 200";
+    EXPECT_EQ(renewalsOfTheFirst(1050), 0) << "what was changed because it fails was still in";
+    EXPECT_EQ(renewalsOfTheFirst(150), 0) << "fails while it is copied";
 }
 
 TEST(CarrierPlan, AThousandTakesCanBeStopped) {

@@ -64,7 +64,7 @@ TEST(ChangingLight, ADayKnowsWhichTakeItSpoils) {
     take("t2", 8, 8);  // it goes at 12 minutes, inside
     take("t3", 20, 5); // begins when it has gone: dial anew before
     const auto plan = planDay(shoot, day);
-    const auto findings = judgeDay(shoot, day, plan, DayRemedies::None);
+    const auto findings = judgeDay(shoot, day, plan, {DayRemedies::None});
     const auto has = [&](const std::string& key) -> const Finding* {
         for (const auto& finding : findings)
             if (finding.key() == key)

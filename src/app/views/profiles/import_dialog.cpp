@@ -178,6 +178,12 @@ void ImportDialog::show(Result<io::ImportedTransform> imported) {
                                     ? tr("Nothing is said of its gamut: BT.709 is taken.")
                                     : tr("It bends colours in ways no matrix does: only the grey "
                                          "curve is taken."));
+    if (!m_imported->files.empty()) {
+        QStringList names;
+        for (const auto& file : m_imported->files)
+            names.append(toQt(file));
+        text += QLatin1Char(' ') + tr("Read with it: %1.").arg(names.join(QStringLiteral(", ")));
+    }
     m_finding->setText(text);
     m_picture->show(CurvePicture::Shown{m_name->text(), curve.curve, BitDepth{10}, {}, {}},
                     std::nullopt);

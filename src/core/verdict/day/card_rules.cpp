@@ -44,16 +44,16 @@ const Slot* slotOf(const Roll& roll, const MemoryCard& card, const DayLane& lane
 // Of a lost frame in an hour, with the camera's buffer and a card of the class that now and then
 // pauses: simulated, the same every time. The bit rate scatters so that three deviations reach its
 // peak.
-Fraction dropChance(const Roll& roll, const MemoryCard& card, DataRate guaranteed) {
+Fraction dropChance(const Case& now, const Roll& roll, const MemoryCard& card,
+                    DataRate guaranteed) {
     const auto tired = parseCardBehaviour(card.speedClass + ":tired");
     if (!tired)
         return Fraction(1);
     CardBehaviour behaviour = *tired;
     behaviour.sustained = std::min(behaviour.sustained, guaranteed);
     const Fraction variation(std::min(1.0, (roll.context.codec->peak - 1) / 3));
-    return simulateWriting({roll.rate, variation, Seconds(0.5), roll.context.camera->buffer},
-                           behaviour, Seconds(20 * 3600.0), 1)
-        .dropChance;
+    return now.chances.of({roll.rate, variation, Seconds(0.5), roll.context.camera->buffer},
+                          behaviour);
 }
 
 // The room on the largest card that fits there and is at hand when the demand begins.
@@ -161,7 +161,7 @@ void cardsMarginal(const Case& now, Findings& out) {
         const bool known = roll->context.camera->buffer.value() > 0;
         if (known) {
             facts.push_back({"buffer", roll->context.camera->buffer});
-            facts.push_back({"chance", dropChance(*roll, card, guaranteedIn(card, *slot))});
+            facts.push_back({"chance", dropChance(now, *roll, card, guaranteedIn(card, *slot))});
         }
         out.push_back(about(now, takeOf(lane, use.demand),
                             known ? "day-card-marginal-buffer" : "day-card-marginal",

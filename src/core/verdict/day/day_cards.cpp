@@ -170,6 +170,9 @@ private:
             const std::size_t bay = second && use == SecondSlot::Relay ? 1 : 0;
             demand.pinned[bay] = m_cards.unitOf(pinned.card);
         }
+        // One card cannot be in both; the first bay has it.
+        if (demand.pinned[1] == demand.pinned[0])
+            demand.pinned[1] = -1;
     }
     void pinSecond(const Roll& roll, const Slot& slot, Demand& demand) const {
         for (const auto& pinned : roll.planned->cards)

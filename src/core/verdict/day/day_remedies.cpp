@@ -15,10 +15,11 @@ constexpr int kMostLoans = 3;
 
 class Offers {
 public:
-    Offers(const Case& now, const Findings& all, Finding& finding)
+    Offers(const Case& now, const Findings& all, Finding& finding, const KeepGoing& keepGoing)
         : m_now(now)
         , m_all(all)
-        , m_finding(finding) {
+        , m_finding(finding)
+        , m_keepGoing(keepGoing) {
         for (std::size_t i = 0; i < now.plan.takes.size(); ++i)
             if (finding.subject == now.plan.takes[i].id ||
                 finding.subject.starts_with(now.plan.takes[i].id + "/"))
@@ -29,7 +30,10 @@ public:
     [[nodiscard]] bool isPast() const {
         return m_take >= 0 && m_now.plan.takes[static_cast<std::size_t>(m_take)].done;
     }
-    [[nodiscard]] bool full() const { return m_finding.remedies.size() >= kMostRemedies; }
+    /// Enough of them, or no more wanted.
+    [[nodiscard]] bool full() const {
+        return m_finding.remedies.size() >= kMostRemedies || (m_keepGoing && !m_keepGoing(1));
+    }
 
     // How the edited day stands.
     struct Outcome {
@@ -43,8 +47,10 @@ public:
     [[nodiscard]] Outcome outcomeOf(const Edit& edit) const {
         const Shoot after = applied(m_now.shoot, edit);
         const ShootDay day = edit.day ? *edit.day : m_now.day;
-        const auto plan = planDay(after, day, {kTryLooks, {}}, &m_now.plan);
-        return {findingsOf({after, day, plan, rollsOf(after, day)}),
+        const PlanEffort effort{kTryLooks,
+                                [this](double) { return !m_keepGoing || m_keepGoing(1); }};
+        const auto plan = planDay(after, day, effort, &m_now.plan);
+        return {findingsOf({after, day, plan, rollsOf(after, day), m_now.chances}),
                 plan.cards.plan.cost.changes + plan.power.plan.cost.changes, plan.safe};
     }
 
@@ -185,7 +191,7 @@ public:
             DataRate bestRate(0);
             for (const auto& mode : camera.modes) {
                 const auto cell = cellOf(latticeCase(*context), mode, setup.rate);
-                if (mode.id == setup.mode || !cell.available())
+                if (mode.id == setup.mode || !cell.available() || full())
                     continue;
                 const auto turned =
                     turn(m_now.shoot, setup, TurnMode{mode.id, setup.rate, {}, false});
@@ -305,14 +311,16 @@ private:
     const Case& m_now;
     const Findings& m_all;
     Finding& m_finding;
+    const KeepGoing& m_keepGoing;
     int m_take = -1;
     std::string m_camera;
 };
 
 } // namespace
 
-void offerRemedies(const Case& now, const Findings& all, Finding& finding) {
-    Offers offers(now, all, finding);
+void offerRemedies(const Case& now, const Findings& all, Finding& finding,
+                   const KeepGoing& keepGoing) {
+    Offers offers(now, all, finding, keepGoing);
     if (offers.isPast())
         return;
     const auto is = [&](std::string_view start) { return finding.id.starts_with(start); };

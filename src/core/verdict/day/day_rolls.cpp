@@ -2,6 +2,7 @@
 #include "core/verdict/evaluation.h"
 
 #include <algorithm>
+#include <set>
 
 namespace bslate {
 
@@ -16,6 +17,7 @@ DayRolls rollsOf(const Shoot& shoot, const ShootDay& day) {
         const int index = static_cast<int>(result.takes.size());
         DayTake take{timed.take->id, {},        timed.take->name,  {},
                      timed.start,    timed.end, timed.take->whole, timed.take->ran.has_value()};
+        std::set<const Camera*> recording;
         for (const auto& id : timed.take->setups) {
             const auto* setup = findSetup(shoot, id);
             const std::string number = setup ? setup->number : id;
@@ -27,6 +29,11 @@ DayRolls rollsOf(const Shoot& shoot, const ShootDay& day) {
             take.setups.push_back(id);
             const auto context = resolve(shoot, *setup);
             if (!context) {
+                tell(number);
+                continue;
+            }
+            // A camera records one setup at a time.
+            if (!recording.insert(context->camera).second) {
                 tell(number);
                 continue;
             }

@@ -2,6 +2,7 @@
 
 #include "core/verdict/day/day_problem.h"
 #include "core/verdict/day/day_verdict.h"
+#include "core/verdict/day/drop_chances.h"
 
 /// The judgements of a day, one small function each. Private to verdict/day.
 namespace bslate::day {
@@ -11,6 +12,7 @@ struct Case {
     const ShootDay& day;
     const DayPlan& plan;
     DayRolls rolls;
+    DropChances& chances;
 };
 using Findings = std::vector<Finding>;
 
@@ -46,8 +48,9 @@ void howGood(const Case&, Findings&);
                             Facts facts, std::string_view source);
 
 /// Tries the smallest changes out and keeps at most four that cure the finding without a new
-/// fault.
-void offerRemedies(const Case& now, const Findings& all, Finding& finding);
+/// fault. Stops with those it has when `keepGoing` says no.
+void offerRemedies(const Case& now, const Findings& all, Finding& finding,
+                   const KeepGoing& keepGoing);
 
 /// The rules run, unsorted, without remedies.
 [[nodiscard]] Findings findingsOf(const Case& now);

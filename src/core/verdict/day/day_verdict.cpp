@@ -53,18 +53,20 @@ int countOf(const std::vector<Finding>& findings, Severity severity) {
 }
 
 std::vector<Finding> judgeDay(const Shoot& shoot, const ShootDay& of, const DayPlan& plan,
-                              DayRemedies remedies) {
-    const day::Case now{shoot, of, plan, rollsOf(shoot, of)};
+                              const JudgeEffort& effort) {
+    DropChances own;
+    const day::Case now{shoot, of, plan, rollsOf(shoot, of),
+                        effort.chances ? *effort.chances : own};
     auto findings = day::findingsOf(now);
     for (auto& finding : findings)
         for (const auto& acceptance : of.accepted)
             if (acceptance.finding == finding.key())
                 finding.accepted = acceptance.reason;
-    if (remedies == DayRemedies::Verified) {
+    if (effort.remedies == DayRemedies::Verified) {
         const auto all = findings;
         for (auto& finding : findings)
             if (!finding.accepted && finding.severity < Severity::Good)
-                day::offerRemedies(now, all, finding);
+                day::offerRemedies(now, all, finding, effort.keepGoing);
     }
     std::stable_sort(findings.begin(), findings.end(),
                      [](const Finding& a, const Finding& b) { return a.severity < b.severity; });

@@ -11,9 +11,17 @@ enum class DayRemedies {
     Verified ///< with the changes that cure them, each tried out by planning the day again
 };
 
+class DropChances;
+
+struct JudgeEffort {
+    DayRemedies remedies = DayRemedies::None;
+    KeepGoing keepGoing = {};       ///< when it says no, the rest is judged without remedies
+    DropChances* chances = nullptr; ///< known from before, and added to; null: none are
+};
+
 /// Worst first; accepted ones keep their place. `plan` is planDay() of the same shoot and day.
 [[nodiscard]] std::vector<Finding> judgeDay(const Shoot& shoot, const ShootDay& day,
-                                            const DayPlan& plan, DayRemedies remedies);
+                                            const DayPlan& plan, const JudgeEffort& effort);
 
 /// How many of a severity nobody accepted.
 [[nodiscard]] int countOf(const std::vector<Finding>& findings, Severity severity);
