@@ -3,6 +3,7 @@
 #include "app/shell/notice_bar.h"
 #include "app/shell/shot.h"
 #include "app/shell/timing.h"
+#include "app/style/plain_text.h"
 #include "app/style/style.h"
 #include "app/widgets/painted_access.h"
 
@@ -11,15 +12,19 @@
 #include <QElapsedTimer>
 #include <QLocale>
 #include <QSettings>
+#include <QSocketNotifier>
 #include <QStandardPaths>
 #include <QTemporaryDir>
 #include <QTimer>
 #include <QTranslator>
 
 #include <algorithm>
+#include <csignal>
 #include <cstdlib>
 #include <cstring>
+#include <fcntl.h>
 #include <iostream>
+#include <unistd.h>
 
 namespace {
 
@@ -90,11 +95,57 @@ void openRequested(MainWindow& window, const QCommandLineParser& parser) {
             window.notice().tell(messageOf(done.error()), true);
     } else {
         window.files().startNew();
-        window.offerRecovery({});
     }
+    window.offerRecovery({});
     for (const auto& setup : window.document().shoot().setups)
         if (toQt(setup.number) == parser.value("setup"))
             window.document().select(toQt(setup.id));
+}
+
+// A picture is of what was asked for, or there is none.
+bool isThere(MainWindow& window, const QCommandLineParser& parser) {
+    const auto* setup = window.document().setup();
+    if (!parser.positionalArguments().isEmpty() && window.document().path().isEmpty()) {
+        std::cerr << "bright-slate: " << window.notice().message().toStdString() << "\n";
+        return false;
+    }
+    if (parser.isSet("setup") && (!setup || toQt(setup->number) != parser.value("setup"))) {
+        std::cerr << "bright-slate: --setup: no setup \"" << parser.value("setup").toStdString()
+                  << "\" in this shoot\n";
+        return false;
+    }
+    return true;
+}
+
+// What was asked to end it; written by the handler alone, which may do no more.
+int endPipe[2] = {-1, -1};
+
+void askedToEnd(int signal) {
+    const char what = static_cast<char>(signal);
+    [[maybe_unused]] const auto written = ::write(endPipe[1], &what, 1);
+}
+
+// The session ends, or somebody kills us politely: unsaved changes are kept, nobody is asked.
+void endOnSignals(MainWindow& window) {
+    if (::pipe2(endPipe, O_CLOEXEC | O_NONBLOCK) != 0)
+        return;
+    auto* notifier = new QSocketNotifier(endPipe[0], QSocketNotifier::Read, &window);
+    QObject::connect(notifier, &QSocketNotifier::activated, &window, [&window] {
+        char what = SIGTERM;
+        [[maybe_unused]] const auto got = ::read(endPipe[0], &what, 1);
+        window.files().autosaveNow();
+        QCoreApplication::exit(128 + what);
+    });
+    for (const int signal : {SIGTERM, SIGHUP, SIGINT})
+        std::signal(signal, askedToEnd);
+}
+
+// A display that goes away makes Qt call exit() from inside.
+MainWindow* lastWindow = nullptr;
+
+void keepAtExit() {
+    if (lastWindow)
+        lastWindow->files().autosaveNow();
 }
 
 } // namespace
@@ -123,6 +174,7 @@ int main(int argc, char** argv) {
         style.setTheme(Theme::Paper);
     style.applyTo(application);
     installPaintedAccess();
+    installPlainText(application);
 
     const bool shot = parser.isSet("shot");
     QTemporaryDir throwaway;
@@ -143,8 +195,13 @@ int main(int argc, char** argv) {
             std::cerr << "bright-slate: --size: expected WxH from 400x300 to 8000x8000\n";
             return 2;
         }
+        if (!isThere(window, parser))
+            return 2;
         return takeShot(window, {parser.value("shot"), parser.value("view"), size}) ? 0 : 2;
     }
+    endOnSignals(window);
+    lastWindow = &window;
+    std::atexit(keepAtExit);
     window.show();
     if (parser.isSet("time-start")) {
         QTimer::singleShot(0, &window, [&] {
@@ -165,5 +222,7 @@ int main(int argc, char** argv) {
             QCoreApplication::exit(0);
         });
     }
-    return QApplication::exec();
+    const int code = QApplication::exec();
+    lastWindow = nullptr;
+    return code;
 }

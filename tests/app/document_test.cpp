@@ -169,6 +169,10 @@ public:
         : settings(folder.filePath("s.ini"), QSettings::IniFormat)
         , keeper(document, settings, folder.filePath("scratch")) {}
 
+    [[nodiscard]] QStringList kept() const {
+        return QDir(folder.filePath("scratch")).entryList({"untitled.bslate.autosave*"});
+    }
+
     QTemporaryDir folder;
     QSettings settings;
     FileKeeper keeper;
@@ -229,18 +233,22 @@ TEST_F(KeeperTest, AnotherKitIsTakenWholeOrNotAtAll) {
 
 TEST_F(KeeperTest, AutosavesOnlyWhatIsUnsavedAndClearsItself) {
     keeper.autosaveNow();
-    EXPECT_FALSE(keeper.leftover({}).has_value());
+    EXPECT_TRUE(keeper.leftovers({}).isEmpty());
     actions.setPayer(Payer::Iris);
     keeper.autosaveNow();
-    const QString autosave = folder.filePath("scratch/untitled.bslate.autosave");
-    EXPECT_TRUE(QFile::exists(autosave));
-    EXPECT_FALSE(keeper.leftover({}).has_value()) << "its own autosave is no leftover";
+    EXPECT_EQ(kept().size(), 1);
+    EXPECT_TRUE(keeper.leftovers({}).isEmpty()) << "its own autosave is no leftover";
+    document.undoStack().undo();
+    EXPECT_TRUE(kept().isEmpty()) << "undone to what is saved: nothing newer is kept";
+    document.undoStack().redo();
+    keeper.autosaveNow();
     keeper.forgetAutosave();
-    EXPECT_FALSE(QFile::exists(autosave));
+    EXPECT_TRUE(kept().isEmpty());
 }
 
 TEST_F(KeeperTest, AnAutosaveThatCannotBeWrittenIsTold) {
     QSignalSpy told(&keeper, &FileKeeper::autosaveFailed);
+    ASSERT_TRUE(QDir(folder.filePath("scratch")).removeRecursively());
     QFile inTheWay(folder.filePath("scratch"));
     ASSERT_TRUE(inTheWay.open(QIODevice::WriteOnly));
     inTheWay.close();

@@ -1,3 +1,4 @@
+#include "app/style/plain_text.h"
 #include "app/widgets/painted_access.h"
 
 #include <QApplication>
@@ -19,5 +20,6 @@ int main(int argc, char** argv) {
     if (wanted && std::localeconv()->decimal_point != std::string_view(wanted))
         qFatal("this locale has no decimal \"%s\"", wanted);
     bslate::app::installPaintedAccess();
+    bslate::app::installPlainText(application);
     return RUN_ALL_TESTS();
 }

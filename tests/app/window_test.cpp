@@ -155,35 +155,6 @@ TEST_F(Window, BrokenFilesLeaveTheDocumentAndSayWhere) {
     EXPECT_TRUE(window->notice().message().contains(QStringLiteral("cannot be written")));
 }
 
-TEST_F(Window, AKilledProgramOffersItsAutosave) {
-    ASSERT_TRUE(window->saveTo(file("day.bslate")));
-    key(Qt::Key_Right);
-    const auto edited = window->document().shoot();
-    window->files().autosaveNow();
-    ASSERT_TRUE(QFile::exists(file("day.bslate.autosave")));
-    // A kill runs no destructor; leaving the window's value behind is as near as a test gets.
-    MainWindow second(m_style, m_settings, m_folder.path());
-    second.openPath(file("day.bslate"));
-    EXPECT_NE(second.document().shoot(), edited);
-    EXPECT_TRUE(second.notice().message().contains(QStringLiteral("kept")))
-        << "recovery is offered";
-    QPushButton* recover = nullptr;
-    for (auto* button : second.notice().findChildren<QPushButton*>())
-        if (button->text() == QStringLiteral("Recover them"))
-            recover = button;
-    ASSERT_NE(recover, nullptr);
-    second.files().startNew(); // neither starting anew nor editing may touch what was kept
-    second.actionsOnShoot().addScene();
-    second.files().autosaveNow();
-    EXPECT_TRUE(QFile::exists(file("day.bslate.autosave.kept")));
-    recover->click();
-    EXPECT_EQ(second.document().shoot(), edited);
-    EXPECT_TRUE(second.document().isModified()) << "recovered is not yet saved";
-    ASSERT_TRUE(second.saveTo(file("day.bslate")));
-    EXPECT_FALSE(QFile::exists(file("day.bslate.autosave"))) << "a save clears it";
-    EXPECT_FALSE(QFile::exists(file("day.bslate.autosave.kept")));
-}
-
 TEST_F(Window, QuitAsksOnlyWhenSomethingWouldBeLost) {
     const auto closes = [&] {
         QCloseEvent event;

@@ -1,6 +1,7 @@
 #include "app/document/file_keeper.h"
 
 #include "app/document/text.h"
+#include "io/files.h"
 #include "io/kit_json.h"
 #include "io/shoot_json.h"
 
@@ -14,6 +15,7 @@ namespace bslate::app {
 namespace {
 
 constexpr int kAutosaveMs = 3000;
+constexpr int kTryAgainMs = 10000;
 constexpr int kMostRecent = 8;
 const QString kRecentKey = QStringLiteral("files/recent");
 
@@ -26,6 +28,25 @@ Result<Kit> starterKit() {
     return io::readKit(resource(":/data/slack-water.bskit.json"), "starter kit");
 }
 
+// Written into the first place that takes it; what an earlier one kept elsewhere goes.
+Result<QString> keep(const Shoot& shoot, const QStringList& places, const QString& document) {
+    const std::string text = io::writeShoot(shoot);
+    std::optional<Error> problem;
+    for (const auto& place : places) {
+        QDir().mkpath(QFileInfo(place).absolutePath());
+        const auto kept = io::writePrivately(fromQt(place), text, fromQt(document));
+        if (!kept) {
+            problem = problem ? problem : std::optional(kept.error());
+            continue;
+        }
+        for (const auto& other : places)
+            if (other != place)
+                QFile::remove(other);
+        return place;
+    }
+    return *problem;
+}
+
 } // namespace
 
 FileKeeper::FileKeeper(ShootDocument& document, QSettings& settings, const QString& scratch,
@@ -33,7 +54,7 @@ FileKeeper::FileKeeper(ShootDocument& document, QSettings& settings, const QStri
     : QObject(parent)
     , m_document(document)
     , m_settings(settings)
-    , m_scratch(scratch)
+    , m_autosaves(scratch)
     , m_timer(new QTimer(this)) {
     m_writer.setMaxThreadCount(1);
     m_timer->setSingleShot(true);
@@ -41,8 +62,18 @@ FileKeeper::FileKeeper(ShootDocument& document, QSettings& settings, const QStri
     connect(m_timer, &QTimer::timeout, this, &FileKeeper::startAutosave);
     connect(&document, &ShootDocument::changed, this, [this] {
         if (!m_timer->isActive())
-            m_timer->start();
+            m_timer->start(kAutosaveMs);
     });
+    // Undone to what is saved: what was kept in between is older than that.
+    connect(&document.undoStack(), &QUndoStack::cleanChanged, this, [this](bool clean) {
+        if (clean)
+            forgetAutosave();
+    });
+}
+
+FileKeeper::~FileKeeper() {
+    m_writer.clear();
+    m_writer.waitForDone();
 }
 
 void FileKeeper::startNew() {
@@ -52,6 +83,8 @@ void FileKeeper::startNew() {
     if (auto kit = starterKit())
         shoot.kit = *std::move(kit);
     m_document.reset(std::move(shoot), {});
+    m_disk.remember({}, {}, {});
+    m_alone = m_autosaves.holdOpen({});
 }
 
 Outcome FileKeeper::openDemo() {
@@ -68,17 +101,32 @@ Outcome FileKeeper::openDemo() {
         return shoot.error();
     forgetAutosave();
     m_document.reset(*std::move(shoot), {});
+    m_disk.remember({}, {}, {});
+    m_alone = m_autosaves.holdOpen({});
     return Done{};
 }
 
 Outcome FileKeeper::open(const QString& path) {
-    auto shoot = io::loadShoot(fromQt(path));
+    const QString target = QFileInfo(path).absoluteFilePath();
+    const auto text = io::readFile(fromQt(target));
+    if (!text)
+        return text.error();
+    auto shoot =
+        io::readShoot(*text, fromQt(target), QFileInfo(target).absolutePath().toStdString());
     if (!shoot)
         return shoot.error();
     forgetAutosave();
-    m_document.reset(*std::move(shoot), QFileInfo(path).absoluteFilePath());
-    remember(m_document.path());
+    m_document.reset(*std::move(shoot), target);
+    m_disk.remember(target, QByteArray::fromStdString(*text), m_document.value());
+    m_alone = m_autosaves.holdOpen(target);
+    remember(target);
     return Done{};
+}
+
+Outcome FileKeeper::loadTheirs() {
+    if (const auto left = leaveBehind(); !left)
+        return left;
+    return open(m_document.path());
 }
 
 Outcome FileKeeper::save(const QString& path) {
@@ -88,12 +136,15 @@ Outcome FileKeeper::save(const QString& path) {
     Shoot shoot = m_document.shoot();
     if (moves)
         shoot.kitFile.reset(); // a relative reference would break: embed the kit
-    if (const auto saved = io::saveShoot(shoot, fromQt(target)); !saved)
+    const std::string text = io::writeShoot(shoot);
+    if (const auto saved = io::writeFileAtomically(fromQt(target), text); !saved)
         return saved.error();
     forgetAutosave();
     m_document.edit(tr("Embed kit"), std::move(shoot));
     m_document.markSaved(target);
     m_timer->stop();
+    m_disk.remember(target, QByteArray::fromStdString(text), m_document.value());
+    m_alone = m_autosaves.holdOpen(target);
     remember(target);
     return Done{};
 }
@@ -122,58 +173,121 @@ void FileKeeper::remember(const QString& path) {
     m_settings.setValue(kRecentKey, list);
 }
 
-QString FileKeeper::autosavePath(const QString& path) const {
-    return path.isEmpty() ? QDir(m_scratch).filePath(QStringLiteral("untitled.bslate.autosave"))
-                          : path + QStringLiteral(".autosave");
+QStringList FileKeeper::leftovers(const QString& path) const {
+    return m_autosaves.leftBehind(path);
 }
 
-std::optional<QString> FileKeeper::leftover(const QString& path) const {
-    const QString autosave = autosavePath(path);
-    const QString kept = autosave + QStringLiteral(".kept");
-    if (QFile::exists(autosave) && autosave != m_written) {
-        QFile::remove(kept);
-        QFile::rename(autosave, kept);
+// Under the names it has; the next ones are others.
+Outcome FileKeeper::leaveBehind() {
+    m_writer.clear();
+    m_writer.waitForDone();
+    m_timer->stop();
+    if (m_document.isModified()) {
+        const auto kept =
+            keep(m_document.shoot(), m_autosaves.placesFor(m_document.path()), m_document.path());
+        if (!kept)
+            return kept.error();
     }
-    return QFile::exists(kept) ? std::optional(kept) : std::nullopt;
+    m_autosaves.startOver();
+    m_written.clear();
+    m_job.reset();
+    return Done{};
 }
 
 Outcome FileKeeper::recover(const QString& autosave, const QString& path) {
-    auto shoot = io::loadShoot(fromQt(autosave));
+    const auto text = io::readFile(fromQt(autosave));
+    if (!text)
+        return text.error();
+    // A kit named by file is named from where the shoot stands.
+    const QString home = QFileInfo(path.isEmpty() ? autosave : path).absolutePath();
+    auto shoot = io::readShoot(*text, fromQt(autosave), fromQt(home));
     if (!shoot)
         return shoot.error();
+    if (const auto left = leaveBehind(); !left)
+        return left;
+    if (path != m_document.path())
+        follow(path);
     m_document.reset(*std::move(shoot), path, true);
-    autosaveNow(); // the recovered state stays safe under its own name ...
-    if (QFile::exists(m_written))
-        QFile::remove(autosave); // ... before the kept one goes
+    m_timer->stop();
+    // The recovered state stays safe under this window's name before the kept one goes.
+    m_written = m_autosaves.placesFor(path);
+    const auto kept = keep(m_document.shoot(), m_written, path);
+    if (kept)
+        QFile::remove(autosave);
+    tell(kept ? Outcome(Done{}) : Outcome(kept.error()), kept ? *kept : QString());
     return Done{};
+}
+
+// What stands in a file that is about to be the open one, without opening it.
+void FileKeeper::follow(const QString& path) {
+    m_alone = m_autosaves.holdOpen(path);
+    m_disk.remember({}, {}, {});
+    const auto text = io::readFile(fromQt(path));
+    const auto shoot =
+        text ? io::readShoot(*text, fromQt(path), fromQt(QFileInfo(path).absolutePath()))
+             : Result<Shoot>(text.error());
+    if (shoot)
+        m_disk.remember(path, QByteArray::fromStdString(*text),
+                        std::make_shared<const Shoot>(*shoot));
 }
 
 void FileKeeper::discard(const QString& autosave) {
     QFile::remove(autosave);
 }
 
+void FileKeeper::tell(const Outcome& outcome, const QString& place) {
+    if (outcome) {
+        emit autosaved(place);
+        return;
+    }
+    m_timer->start(kTryAgainMs);
+    emit autosaveFailed(tr("Unsaved changes are kept nowhere: %1").arg(messageOf(outcome.error())));
+}
+
 void FileKeeper::startAutosave() {
     if (!m_document.isModified())
         return;
-    m_written = autosavePath(m_document.path());
-    m_writer.start([this, value = m_document.value(), target = m_written] {
-        QDir().mkpath(QFileInfo(target).absolutePath());
-        const auto saved = io::saveShoot(*value, fromQt(target));
-        if (!saved)
-            emit autosaveFailed(tr("Autosave failed. %1").arg(messageOf(saved.error())));
+    m_written = m_autosaves.placesFor(m_document.path());
+    if (!m_job)
+        m_job = std::make_shared<Job>();
+    m_writer.clear(); // of an older state
+    m_writer.start([this, job = m_job, value = m_document.value(), places = m_written,
+                    document = m_document.path()] {
+        if (job->obsolete)
+            return;
+        const auto kept = keep(*value, places, document);
+        if (kept && job->obsolete)
+            QFile::remove(*kept);
+        QMetaObject::invokeMethod(
+            this,
+            [this, job, kept] {
+                if (!job->obsolete)
+                    tell(kept ? Outcome(Done{}) : Outcome(kept.error()), kept ? *kept : QString());
+            },
+            Qt::QueuedConnection);
     });
 }
 
 void FileKeeper::autosaveNow() {
-    startAutosave();
+    m_writer.clear();
     m_writer.waitForDone();
+    if (!m_document.isModified())
+        return;
+    m_timer->stop();
+    m_written = m_autosaves.placesFor(m_document.path());
+    const auto kept = keep(m_document.shoot(), m_written, m_document.path());
+    tell(kept ? Outcome(Done{}) : Outcome(kept.error()), kept ? *kept : QString());
 }
 
+// A write that is on its way removes what it wrote itself, so nobody waits for it.
 void FileKeeper::forgetAutosave() {
     m_timer->stop();
-    m_writer.waitForDone();
-    if (!m_written.isEmpty())
-        QFile::remove(m_written);
+    m_writer.clear();
+    if (m_job)
+        m_job->obsolete = true;
+    m_job.reset();
+    for (const auto& place : m_written)
+        QFile::remove(place);
     m_written.clear();
 }
 

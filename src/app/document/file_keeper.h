@@ -1,5 +1,7 @@
 #pragma once
 
+#include "app/document/autosaves.h"
+#include "app/document/disk_copy.h"
 #include "app/document/shoot_document.h"
 #include "core/base/result.h"
 
@@ -7,6 +9,8 @@
 #include <QStringList>
 #include <QThreadPool>
 
+#include <atomic>
+#include <memory>
 #include <optional>
 
 class QSettings;
@@ -21,49 +25,71 @@ class FileKeeper : public QObject {
 
 public:
     /// `settings` holds the recent list; `scratch` is the folder for autosaves of shoots that
-    /// were never saved.
+    /// were never saved, or whose own folder cannot be written to.
     FileKeeper(ShootDocument& document, QSettings& settings, const QString& scratch,
                QObject* parent = nullptr);
+    ~FileKeeper() override;
 
     /// Starts an empty shoot with the starter kit embedded.
     void startNew();
     /// The demo shoot, as a document that was never saved.
     Outcome openDemo();
     Outcome open(const QString& path);
+    /// Never waits for an autosave.
     Outcome save(const QString& path);
     /// Replaces the kit by one from a file; undoable.
     Outcome useKit(const QString& path);
 
     [[nodiscard]] QStringList recent() const;
+    /// False when another window of this user has the same file open.
+    [[nodiscard]] bool isAlone() const { return m_alone; }
 
-    /// The autosave left behind by a crash for this path (empty: a never-saved shoot), if any. It
-    /// is put aside as NAME.autosave.kept first, so that nothing overwrites it until it is
-    /// recovered or discarded.
-    [[nodiscard]] std::optional<QString> leftover(const QString& path) const;
+    /// What somebody else has written into the open shoot's file since it was read or saved here.
+    [[nodiscard]] std::optional<DiskCopy::Change> changeOnDisk() { return m_disk.change(); }
+    /// Lets this window's shoot count as the newer one.
+    void keepMine() { m_disk.accept(); }
+    /// Reads the file again; unsaved changes are left behind as an autosave, to be offered. Fails,
+    /// with everything as it was, when they cannot be kept.
+    Outcome loadTheirs();
+
+    /// What crashes left of this path (empty: of never-saved shoots), the newest first. Each stays
+    /// until it is recovered or discarded.
+    [[nodiscard]] QStringList leftovers(const QString& path) const;
+    /// Opens one as a modified shoot; unsaved changes that were open are left behind in turn.
     Outcome recover(const QString& autosave, const QString& path);
     void discard(const QString& autosave);
 
-    /// Writes the autosave now if there are unsaved changes, and waits for it.
+    /// Writes the autosave now if there are unsaved changes, on this thread: before something that
+    /// may end the program.
     void autosaveNow();
     /// The clean way out: no autosave stays behind.
     void forgetAutosave();
 
 signals:
-    void autosaveFailed(const QString& message);
+    void autosaveFailed(const QString& message); ///< again after every try that failed
+    void autosaved(const QString& place);
 
 private:
+    struct Job {
+        std::atomic<bool> obsolete = false;
+    };
     /// The same on a worker thread: a slow disk must not stop a drag. The value is immutable, so
     /// nothing is copied or locked.
     void startAutosave();
-    [[nodiscard]] QString autosavePath(const QString& path) const;
+    [[nodiscard]] Outcome leaveBehind();
+    void follow(const QString& path);
+    void tell(const Outcome& outcome, const QString& place);
     void remember(const QString& path);
 
     ShootDocument& m_document;
     QSettings& m_settings;
-    QString m_scratch;
+    Autosaves m_autosaves;
+    DiskCopy m_disk;
     QTimer* m_timer;
-    QThreadPool m_writer;
-    QString m_written; ///< the autosave this run wrote, if any; no other is ever removed
+    bool m_alone = true;
+    QStringList m_written;      ///< where this window may have kept the present shoot
+    std::shared_ptr<Job> m_job; ///< of the present shoot
+    QThreadPool m_writer;       ///< the last member: ends before the others go
 };
 
 } // namespace bslate::app

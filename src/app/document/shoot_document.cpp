@@ -18,10 +18,7 @@ public:
         , m_selectedBefore(document.m_setupId)
         , m_drag(drag) {}
 
-    void undo() override {
-        m_document.m_setupId = m_selectedBefore;
-        m_document.setValue(m_before);
-    }
+    void undo() override { m_document.setValue(m_before, m_selectedBefore); }
     void redo() override { m_document.setValue(m_after); }
     int id() const override { return m_drag; }
 
@@ -73,9 +70,11 @@ void ShootDocument::edit(const QString& name, Shoot after, int drag) {
     m_undo.push(new ShootEdit(*this, name, std::make_shared<const Shoot>(std::move(after)), drag));
 }
 
-void ShootDocument::setValue(Value value) {
+void ShootDocument::setValue(Value value, const std::optional<QString>& selected) {
     m_value = std::move(value);
     const QString before = m_setupId;
+    if (selected)
+        m_setupId = *selected;
     keepSelectionValid();
     emit changed();
     if (before != m_setupId)

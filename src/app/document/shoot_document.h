@@ -9,6 +9,7 @@
 
 #include <map>
 #include <memory>
+#include <optional>
 
 namespace bslate::app {
 
@@ -58,7 +59,7 @@ signals:
 
 private:
     friend class ShootEdit;
-    void setValue(Value value);
+    void setValue(Value value, const std::optional<QString>& selected = {});
     void keepSelectionValid();
 
     struct Cached {

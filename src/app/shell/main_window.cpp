@@ -34,6 +34,7 @@ namespace {
 const QString kGeometryKey = QStringLiteral("window/geometry");
 const QString kStepKey = QStringLiteral("window/step");
 const QString kThemeKey = QStringLiteral("window/theme");
+const QString kNotKept = QStringLiteral("not-kept"); // what the question is about
 } // namespace
 
 MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch)
@@ -66,19 +67,37 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
     setAcceptDrops(true);
     setMinimumSize(1080, 700);
     m_ask = [this] {
-        QMessageBox box(QMessageBox::Question, tr("Unsaved changes"),
-                        tr("Save the changes to \"%1\"?").arg(toQt(m_document.shoot().title)),
+        QMessageBox box(QMessageBox::Question, tr("Unsaved changes"), {},
                         QMessageBox::Save | QMessageBox::Discard | QMessageBox::Cancel, this);
+        box.setTextFormat(Qt::PlainText);
+        box.setText(tr("Save the changes to \"%1\"?").arg(toQt(m_document.shoot().title)));
         const int answer = box.exec();
         return answer == QMessageBox::Save      ? Answer::Save
                : answer == QMessageBox::Discard ? Answer::Discard
                                                 : Answer::Cancel;
+    };
+    m_askOver = [this](const QString& what) {
+        QMessageBox box(QMessageBox::Warning, tr("The file has changed"), {}, QMessageBox::Cancel,
+                        this);
+        box.setTextFormat(Qt::PlainText);
+        box.setText(what);
+        auto* replace = box.addButton(tr("Save over it"), QMessageBox::DestructiveRole);
+        auto* other = box.addButton(tr("Save as\u2026"), QMessageBox::AcceptRole);
+        box.exec();
+        return box.clickedButton() == replace ? Over::Replace
+               : box.clickedButton() == other ? Over::SaveAs
+                                              : Over::Cancel;
     };
     assemble();
     connectParts();
     buildMenus(*this);
     restoreState();
     updateTitle();
+}
+
+// The views look at parts of this window to their end.
+MainWindow::~MainWindow() {
+    delete takeCentralWidget();
 }
 
 void MainWindow::assemble() {
@@ -148,7 +167,10 @@ void MainWindow::connectParts() {
             list->show();
     });
     connect(m_record, &RecordView::compareRequested, this, &MainWindow::compareSetups);
-    connect(&m_files, &FileKeeper::autosaveFailed, this, tellProblem);
+    connect(&m_files, &FileKeeper::autosaveFailed, this, [this](const QString& message) {
+        m_notice->ask(kNotKept, message, {{tr("Understood"), {}}}, true);
+    });
+    connect(&m_files, &FileKeeper::autosaved, this, [this] { m_notice->withdraw(kNotKept); });
     connect(&m_document, &ShootDocument::fileChanged, this, &MainWindow::updateTitle);
     connect(&m_document, &ShootDocument::changed, this, &MainWindow::updateTitle);
 }
@@ -223,6 +245,12 @@ bool MainWindow::mayLeave() {
         return false;
     }
     return false;
+}
+
+void MainWindow::changeEvent(QEvent* event) {
+    QMainWindow::changeEvent(event);
+    if (event->type() == QEvent::ActivationChange && isActiveWindow())
+        lookAtDisk();
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {

@@ -42,8 +42,10 @@ class MainWindow : public QMainWindow {
 public:
     enum Step { Brief = 1, Kit = 2, Cadence = 3, Light = 4, Record = 5, Media = 6 };
     enum class Answer { Save, Discard, Cancel };
+    enum class Over { Replace, SaveAs, Cancel }; ///< what another program wrote meanwhile
 
     MainWindow(Style& style, QSettings& settings, const QString& scratch);
+    ~MainWindow() override;
 
     [[nodiscard]] ShootDocument& document() { return m_document; }
     [[nodiscard]] Actions& actionsOnShoot() { return m_actions; }
@@ -67,7 +69,10 @@ public:
 
     /// Opens a file, offering an autosave left by a crash; failures are told, not thrown.
     void openPath(const QString& path);
+    /// Asks about everything that was kept of it, one after the other.
     void offerRecovery(const QString& path);
+    /// Asks when another program has written the open file; also done when the window is activated.
+    void lookAtDisk();
     bool saveTo(const QString& path);
     bool save(); ///< asks for a path when there is none; false when cancelled or failed
     bool saveAs();
@@ -86,10 +91,12 @@ public:
 
     /// How an unsaved document is asked about; tests put their own answer in.
     void setAskToSave(std::function<Answer()> ask) { m_ask = std::move(ask); }
+    void setAskOver(std::function<Over(const QString&)> ask) { m_askOver = std::move(ask); }
     /// True when the document may be left: saved, unchanged, or given up on purpose.
     bool mayLeave();
 
 protected:
+    void changeEvent(QEvent* event) override;
     void closeEvent(QCloseEvent* event) override;
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;
@@ -99,6 +106,8 @@ private:
     void connectParts();
     void updateTitle();
     void restoreState();
+    void recover(const QString& autosave, const QString& path);
+    void loadTheirs();
 
     Style& m_style;
     QSettings& m_settings;
@@ -128,6 +137,7 @@ private:
     QStackedWidget* m_side; ///< of the setup, or of the day
     NoticeBar* m_notice;
     std::function<Answer()> m_ask;
+    std::function<Over(const QString&)> m_askOver;
 };
 
 /// Builds the menu bar of the window; every action has a shortcut or an access key.

@@ -9,74 +9,145 @@
 #include <QPushButton>
 #include <QTimer>
 
+#include <algorithm>
+
 namespace bslate::app {
 
 namespace {
+
 constexpr int kStayMs = 10000;
+
+QLabel* lineLabel() {
+    auto* label = new QLabel;
+    label->setTextFormat(Qt::PlainText);
+    label->setWordWrap(true);
+    label->setTextInteractionFlags(Qt::TextSelectableByMouse);
+    return label;
 }
+
+} // namespace
 
 NoticeBar::NoticeBar(const Style& style, QWidget* parent)
     : QWidget(parent)
     , m_style(style)
-    , m_label(new QLabel)
-    , m_close(new QPushButton(tr("Close")))
+    , m_tellLine(new QWidget)
+    , m_askLine(new QWidget)
+    , m_told(lineLabel())
+    , m_asked(lineLabel())
+    , m_answers(new QHBoxLayout(m_askLine))
     , m_timer(new QTimer(this)) {
     setObjectName(QStringLiteral("notice"));
-    auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(36, 4, 8, 4);
-    m_label->setWordWrap(true);
-    m_label->setTextInteractionFlags(Qt::TextSelectableByMouse);
-    row->addWidget(m_label, 1);
-    row->addWidget(m_close);
+    auto* lines = new QVBoxLayout(this);
+    lines->setContentsMargins(36, 4, 8, 4);
+    lines->setSpacing(4);
+    auto* told = new QHBoxLayout(m_tellLine);
+    told->setContentsMargins(0, 0, 0, 0);
+    told->addWidget(m_told, 1);
+    auto* close = new QPushButton(tr("Close"));
+    told->addWidget(close);
+    m_answers->setContentsMargins(0, 0, 0, 0);
+    m_answers->addWidget(m_asked, 1);
+    lines->addWidget(m_tellLine);
+    lines->addWidget(m_askLine);
+    m_tellLine->hide();
+    m_askLine->hide();
     m_timer->setSingleShot(true);
-    connect(m_timer, &QTimer::timeout, this, &QWidget::hide);
-    connect(m_close, &QPushButton::clicked, this, &QWidget::hide);
+    const auto leave = [this] {
+        m_tellLine->hide();
+        showLines();
+    };
+    connect(m_timer, &QTimer::timeout, this, leave);
+    connect(close, &QPushButton::clicked, this, leave);
     hide();
 }
 
 QString NoticeBar::message() const {
-    return isHidden() ? QString() : m_label->text();
+    return m_tellLine->isHidden() ? question() : m_told->text();
 }
 
-void NoticeBar::clearAnswers() {
-    for (auto* button : m_answers)
-        button->deleteLater();
-    m_answers.clear();
+QString NoticeBar::question() const {
+    return m_questions.isEmpty() ? QString() : m_questions.front().message;
 }
 
-void NoticeBar::tell(const QString& message, bool problem) {
-    clearAnswers();
-    m_problem = problem;
-    m_label->setText(message);
-    setAccessibleName(message);
-    show();
+void NoticeBar::showLines() {
+    setVisible(!m_tellLine->isHidden() || !m_askLine->isHidden());
     update();
-    m_timer->start(kStayMs);
+}
+
+void NoticeBar::announce(const QString& message) {
+    setAccessibleName(message);
     QAccessibleEvent event(this, QAccessible::Alert);
     QAccessible::updateAccessibility(&event);
 }
 
-void NoticeBar::ask(const QString& message, const QList<Answer>& answers) {
-    tell(message, false);
-    m_timer->stop();
-    auto* row = static_cast<QHBoxLayout*>(layout());
-    for (const auto& answer : answers) {
-        auto* button = new QPushButton(answer.text, this);
-        row->insertWidget(row->count() - 1, button);
-        m_answers.append(button);
-        connect(button, &QPushButton::clicked, this, [this, act = answer.act] {
-            hide();
-            act();
-        });
+void NoticeBar::tell(const QString& message, bool problem) {
+    m_problem = problem;
+    m_told->setText(message);
+    m_tellLine->show();
+    showLines();
+    m_timer->start(kStayMs);
+    announce(message);
+}
+
+void NoticeBar::ask(const QString& about, const QString& message, const QList<Answer>& answers,
+                    bool problem) {
+    const Question question{about, message, answers, problem};
+    const auto same = std::find_if(m_questions.begin(), m_questions.end(),
+                                   [&](const Question& other) { return other.about == about; });
+    if (same != m_questions.end())
+        *same = question;
+    else
+        m_questions.append(question);
+    showQuestion();
+    announce(message);
+}
+
+void NoticeBar::withdraw(const QString& about) {
+    const auto before = m_questions.size();
+    m_questions.removeIf([&](const Question& question) { return question.about == about; });
+    if (m_questions.size() != before)
+        showQuestion();
+}
+
+void NoticeBar::showQuestion() {
+    for (auto* button : m_buttons) {
+        button->hide();
+        button->deleteLater();
     }
+    m_buttons.clear();
+    m_askLine->setHidden(m_questions.isEmpty());
+    if (!m_questions.isEmpty()) {
+        const auto& question = m_questions.front();
+        m_asked->setText(question.message);
+        for (const auto& answer : question.answers) {
+            auto* button = new QPushButton(answer.text, m_askLine);
+            m_answers->addWidget(button);
+            button->show();
+            m_buttons.append(button);
+            connect(button, &QPushButton::clicked, this,
+                    [this, about = question.about, act = answer.act] {
+                        withdraw(about);
+                        if (act)
+                            act();
+                    });
+        }
+    }
+    showLines();
 }
 
 void NoticeBar::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     const auto& t = m_style.colours();
-    drawBlock(painter, rect(), t.raised, m_problem ? t.coral : t.sky, 1.5);
-    drawSeverity(painter, QRectF(11, height() / 2.0 - 8, 16, 16),
-                 m_problem ? Severity::Fault : Severity::Note, false, t);
+    const bool askProblem = !m_questions.isEmpty() && m_questions.front().problem;
+    const bool toldProblem = !m_tellLine->isHidden() && m_problem;
+    drawBlock(painter, rect(), t.raised, toldProblem || askProblem ? t.coral : t.sky, 1.5);
+    const auto mark = [&](const QWidget* line, bool problem) {
+        if (!line->isHidden())
+            drawSeverity(painter, QRectF(11, line->geometry().center().y() - 7.5, 16, 16),
+                         problem ? Severity::Fault : Severity::Note, false, t);
+    };
+    mark(m_tellLine, m_problem);
+    mark(m_askLine, askProblem);
 }
 
 } // namespace bslate::app

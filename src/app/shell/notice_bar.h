@@ -6,14 +6,16 @@
 
 #include <functional>
 
+class QHBoxLayout;
 class QLabel;
 class QPushButton;
 class QTimer;
 
 namespace bslate::app {
 
-/// A line that tells what happened without stopping anyone: refused entries, failed files, an
-/// offered recovery. Refusals leave after ten seconds, offers stay until answered.
+/// Lines that tell what happened without stopping anyone. Above, what was refused or done, which
+/// leaves after ten seconds; below, what wants an answer, one question after the other, which stays
+/// whatever is told meanwhile.
 class NoticeBar : public QWidget {
     Q_OBJECT
 
@@ -26,19 +28,37 @@ public:
     explicit NoticeBar(const Style& style, QWidget* parent = nullptr);
 
     void tell(const QString& message, bool problem);
-    void ask(const QString& message, const QList<Answer>& answers);
+    /// Waits behind the questions before it; one with the same `about` takes its place.
+    void ask(const QString& about, const QString& message, const QList<Answer>& answers,
+             bool problem = false);
+    /// It has become pointless.
+    void withdraw(const QString& about);
+    /// What was told last, else the question in front; empty when neither is shown.
     [[nodiscard]] QString message() const;
+    [[nodiscard]] QString question() const;
 
 protected:
     void paintEvent(QPaintEvent* event) override;
 
 private:
-    void clearAnswers();
+    struct Question {
+        QString about;
+        QString message;
+        QList<Answer> answers;
+        bool problem = false;
+    };
+    void showQuestion();
+    void showLines();
+    void announce(const QString& message);
 
     const Style& m_style;
-    QLabel* m_label;
-    QPushButton* m_close;
-    QList<QPushButton*> m_answers;
+    QWidget* m_tellLine;
+    QWidget* m_askLine;
+    QLabel* m_told;
+    QLabel* m_asked;
+    QHBoxLayout* m_answers;
+    QList<QPushButton*> m_buttons;
+    QList<Question> m_questions;
     QTimer* m_timer;
     bool m_problem = false;
 };

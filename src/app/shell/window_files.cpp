@@ -8,6 +8,7 @@
 #include "app/views/card/card_dialog.h"
 #include "app/views/lut/lut_dialog.h"
 #include "app/views/media/media_view.h"
+#include "app/widgets/save_path.h"
 #include "io/files.h"
 #include "io/lut_file.h"
 
@@ -18,6 +19,9 @@
 #include <QStackedWidget>
 
 namespace bslate::app {
+namespace {
+const QString kOnDisk = QStringLiteral("on-disk"); // what the question is about
+} // namespace
 
 void MainWindow::openPath(const QString& path) {
     const auto opened = m_files.open(path);
@@ -25,49 +29,117 @@ void MainWindow::openPath(const QString& path) {
         m_notice->tell(messageOf(opened.error()), true);
         return;
     }
+    m_notice->withdraw(kOnDisk);
+    if (!m_files.isAlone())
+        m_notice->tell(tr("This shoot is open in another window too: what is saved there will be "
+                          "asked about here."),
+                       true);
     offerRecovery(m_document.path());
 }
 
 void MainWindow::offerRecovery(const QString& path) {
-    const auto left = m_files.leftover(path);
-    if (!left)
+    const auto left = m_files.leftovers(path);
+    for (const auto& autosave : left) {
+        const QString when =
+            QFileInfo(autosave).lastModified().toString(QStringLiteral("yyyy-MM-dd HH:mm"));
+        const QString name =
+            path.isEmpty() ? tr("a shoot without a file") : QFileInfo(path).fileName();
+        m_notice->ask(autosave,
+                      tr("Unsaved changes to %1 from %2 were kept when Bright Slate last stopped.")
+                          .arg(name, when),
+                      {{tr("Recover them"), [this, autosave, path] { recover(autosave, path); }},
+                       {tr("Later"), {}},
+                       {tr("Throw them away"), [this, autosave] { m_files.discard(autosave); }}});
+    }
+}
+
+void MainWindow::recover(const QString& autosave, const QString& path) {
+    const auto done = m_files.recover(autosave, path);
+    if (!done) {
+        m_notice->tell(messageOf(done.error()), true);
+        offerRecovery(path);
         return;
-    m_notice->ask(
-        tr("Unsaved changes from %1 were kept when Bright Slate last stopped.")
-            .arg(QFileInfo(*left).lastModified().toString(QStringLiteral("yyyy-MM-dd HH:mm"))),
-        {{tr("Recover them"),
-          [this, autosave = *left, path] {
-              const auto done = m_files.recover(autosave, path);
-              if (!done)
-                  m_notice->tell(messageOf(done.error()), true);
-          }},
-         {tr("Throw them away"), [this, autosave = *left] { m_files.discard(autosave); }}});
+    }
+    m_notice->withdraw(kOnDisk);
+    offerRecovery(path); // what was open before is offered in turn
+}
+
+namespace {
+
+QString shortList(const DiskCopy::Change& change) {
+    constexpr int kMost = 4;
+    if (!change.problem.isEmpty())
+        return change.problem;
+    QString text = change.differences.mid(0, kMost).join(QStringLiteral(", "));
+    if (change.differences.size() > kMost)
+        text += MainWindow::tr(" and %1 more").arg(change.differences.size() - kMost);
+    return text;
+}
+
+} // namespace
+
+void MainWindow::lookAtDisk() {
+    const auto change = m_files.changeOnDisk();
+    if (!change) {
+        m_notice->withdraw(kOnDisk);
+        return;
+    }
+    QList<NoticeBar::Answer> answers;
+    if (change->problem.isEmpty())
+        answers.append({tr("Load it"), [this] { loadTheirs(); }});
+    answers.append({tr("Keep what is here"), [this] { m_files.keepMine(); }});
+    m_notice->ask(kOnDisk,
+                  tr("%1 was written by another program or window: %2.")
+                      .arg(QFileInfo(m_document.path()).fileName(), shortList(*change)),
+                  answers, true);
+}
+
+void MainWindow::loadTheirs() {
+    const auto done = m_files.loadTheirs();
+    if (!done)
+        m_notice->tell(messageOf(done.error()), true);
+    offerRecovery(m_document.path());
 }
 
 bool MainWindow::saveTo(const QString& path) {
     const auto saved = m_files.save(path);
-    if (!saved)
+    if (!saved) {
         m_notice->tell(messageOf(saved.error()), true);
-    else
-        m_notice->tell(tr("Saved %1").arg(path), false);
-    return saved.ok();
+        return false;
+    }
+    m_notice->withdraw(kOnDisk);
+    m_notice->tell(tr("Saved %1").arg(path), false);
+    return true;
 }
 
 bool MainWindow::save() {
-    return m_document.path().isEmpty() ? saveAs() : saveTo(m_document.path());
+    const QString path = m_document.path();
+    if (path.isEmpty())
+        return saveAs();
+    if (const auto change = m_files.changeOnDisk()) {
+        switch (m_askOver(tr("%1 was written by another program or window since it was opened: %2.")
+                              .arg(QFileInfo(path).fileName(), shortList(*change)))) {
+        case Over::Replace:
+            break;
+        case Over::SaveAs:
+            return saveAs();
+        case Over::Cancel:
+            return false;
+        }
+    }
+    return mayReplace(this, path) && saveTo(path);
 }
 
 bool MainWindow::saveAs() {
-    QString path = QFileDialog::getSaveFileName(
-        this, tr("Save the shoot"),
-        m_document.path().isEmpty() ? toQt(m_document.shoot().title) + QStringLiteral(".bslate")
-                                    : m_document.path(),
-        tr("Shoots (*.bslate)"));
-    if (path.isEmpty())
-        return false;
-    if (QFileInfo(path).suffix().isEmpty())
-        path += QStringLiteral(".bslate");
-    return saveTo(path);
+    const QFileInfo now(m_document.path());
+    SaveWish wish{tr("Save the shoot"), toQt(m_document.shoot().title) + QStringLiteral(".bslate"),
+                  tr("Shoots (*.bslate)"), QStringLiteral("bslate")};
+    if (!m_document.path().isEmpty()) {
+        wish.name = now.fileName();
+        wish.folder = now.absolutePath();
+    }
+    const QString path = askSavePath(this, wish);
+    return !path.isEmpty() && saveTo(path);
 }
 
 void MainWindow::askOpen() {

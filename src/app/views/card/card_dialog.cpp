@@ -2,6 +2,7 @@
 
 #include "app/document/text.h"
 #include "app/views/card/card_painter.h"
+#include "app/widgets/save_path.h"
 
 #include <QClipboard>
 #include <QFileDialog>
@@ -62,9 +63,9 @@ CardDialog::CardDialog(Card card, QWidget* parent)
 }
 
 void CardDialog::askPdfPath() {
-    const QString path = QFileDialog::getSaveFileName(
-        this, tr("Save the card"), QStringLiteral("%1.pdf").arg(toQt(m_card.dials.number)),
-        tr("PDF (*.pdf)"));
+    const QString path = askSavePath(this, {tr("Save the card"),
+                                            QStringLiteral("%1.pdf").arg(toQt(m_card.dials.number)),
+                                            tr("PDF (*.pdf)"), QStringLiteral("pdf")});
     if (!path.isEmpty())
         savePdf(path);
 }

@@ -5,6 +5,7 @@
 #include "app/views/kit/camera_sheet.h"
 #include "app/views/kit/gear_fields.h"
 #include "app/views/kit/sensor_picture.h"
+#include "app/widgets/save_path.h"
 #include "core/quantity/print.h"
 
 #include <QFileDialog>
@@ -67,8 +68,9 @@ KitView::KitView(KitActions& actions, const Style& style, QWidget* parent)
     setFocusPolicy(Qt::StrongFocus);
     m_ask = [this](bool save) {
         const QString filter = tr("Kits (*.bskit.json)");
-        return save ? QFileDialog::getSaveFileName(this, tr("Export kit"), {}, filter)
-                    : QFileDialog::getOpenFileName(this, tr("Import kit"), {}, filter);
+        return save
+                   ? askSavePath(this, {tr("Export kit"), {}, filter, QStringLiteral("bskit.json")})
+                   : QFileDialog::getOpenFileName(this, tr("Import kit"), {}, filter);
     };
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(16, 14, 16, 10);

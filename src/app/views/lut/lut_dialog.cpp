@@ -2,6 +2,7 @@
 
 #include "app/document/text.h"
 #include "app/style/style.h"
+#include "app/widgets/save_path.h"
 #include "core/quantity/print.h"
 #include "core/verdict/evaluation.h"
 #include "io/transform_file.h"
@@ -66,9 +67,8 @@ LutDialog::LutDialog(const Shoot& shoot, const Setup& setup, QWidget* parent)
     resize(620, 460);
     m_ask = [this](bool save) {
         const QString suffix = toQt(io::suffixOf(format()));
-        return save ? QFileDialog::getSaveFileName(this, tr("Write the LUT"),
-                                                   toQt(m_setup.number) + suffix,
-                                                   QStringLiteral("*%1").arg(suffix))
+        return save ? askSavePath(this, {tr("Write the LUT"), toQt(m_setup.number) + suffix,
+                                         QStringLiteral("*%1").arg(suffix), suffix.mid(1), true})
                     : QFileDialog::getOpenFileName(this, tr("Check a LUT"), {},
                                                    tr("LUTs (*.cube *.clf *.ctf *.spi1d *.spi3d)"));
     };
