@@ -3,6 +3,7 @@
 
 #include "core/shoot/differences.h"
 #include "io/files.h"
+#include "io/kit_json.h"
 #include "io/shoot_json.h"
 
 #include <QAbstractButton>
@@ -200,6 +201,21 @@ TEST_F(Kept, WhatIsKeptNowhereStaysSaidUntilItIs) {
     ASSERT_TRUE(inTheWay.remove());
     second.files().autosaveNow();
     EXPECT_TRUE(second.notice().question().isEmpty()) << "and is taken back when it is";
+}
+
+TEST_F(Kept, AKitFromElsewhereIsShownAndAskedAboutOnce) {
+    QDir(m_folder.path()).mkdir(QStringLiteral("show"));
+    const auto& kit = window->document().shoot().kit;
+    ASSERT_TRUE(
+        io::writeFileAtomically(file("far.bskit.json").toStdString(), io::writeKit(kit)).ok());
+    Shoot shoot = window->document().shoot();
+    shoot.kitFile = "../far.bskit.json";
+    ASSERT_TRUE(io::saveShoot(shoot, file("show/day.bslate").toStdString()).ok());
+    window->openPath(file("show/day.bslate"));
+    EXPECT_TRUE(window->notice().question().contains(file("far.bskit.json")));
+    buttonOf(*window, "Go on reading it there")->click();
+    window->openPath(file("show/day.bslate"));
+    EXPECT_TRUE(window->notice().question().isEmpty()) << "once";
 }
 
 TEST_F(Kept, UndoTellsTheRailWhatIsSelectedAgain) {

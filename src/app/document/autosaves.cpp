@@ -51,8 +51,7 @@ Autosaves::Autosaves(const QString& scratch)
 
 Autosaves::~Autosaves() {
     release();
-    if (m_open >= 0)
-        ::close(m_open);
+    letGo();
 }
 
 QString Autosaves::lockName(const QString& token) const {
@@ -78,13 +77,20 @@ void Autosaves::startOver() {
     lock();
 }
 
-bool Autosaves::holdOpen(const QString& path) {
-    if (m_open >= 0)
-        ::close(m_open);
+void Autosaves::letGo() {
+    if (m_open < 0)
+        return;
+    QFile::remove(m_openName);
+    ::close(m_open);
     m_open = -1;
+}
+
+bool Autosaves::holdOpen(const QString& path) {
+    letGo();
     if (path.isEmpty() || m_lock < 0)
         return true;
-    m_open = lockedFile(lockName(QStringLiteral("open-") + hashOf(path)), O_CREAT);
+    m_openName = lockName(QStringLiteral("open-") + hashOf(path));
+    m_open = lockedFile(m_openName, O_CREAT);
     return m_open >= 0;
 }
 

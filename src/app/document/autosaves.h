@@ -37,11 +37,13 @@ private:
     [[nodiscard]] bool isAlive(const QString& token) const;
     void lock();
     void release();
+    void letGo();
 
     QString m_scratch;
     QString m_token;
     int m_lock = -1; ///< a locked file; -1 when the scratch folder cannot be written to
     int m_open = -1; ///< likewise, of the open shoot
+    QString m_openName;
 };
 
 } // namespace bslate::app

@@ -108,6 +108,7 @@ private:
     void restoreState();
     void recover(const QString& autosave, const QString& path);
     void loadTheirs();
+    void askAboutKit();
 
     Style& m_style;
     QSettings& m_settings;

@@ -13,14 +13,19 @@
 #include "io/lut_file.h"
 
 #include <QClipboard>
+#include <QDir>
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QGuiApplication>
+#include <QSettings>
 #include <QStackedWidget>
 
 namespace bslate::app {
 namespace {
-const QString kOnDisk = QStringLiteral("on-disk"); // what the question is about
+// What questions are about.
+const QString kOnDisk = QStringLiteral("on-disk");
+const QString kKitElsewhere = QStringLiteral("kit-elsewhere");
+const QString kKitsKey = QStringLiteral("files/kits-elsewhere");
 } // namespace
 
 void MainWindow::openPath(const QString& path) {
@@ -34,7 +39,34 @@ void MainWindow::openPath(const QString& path) {
         m_notice->tell(tr("This shoot is open in another window too: what is saved there will be "
                           "asked about here."),
                        true);
+    askAboutKit();
     offerRecovery(m_document.path());
+}
+
+// A shoot of somebody else decides which file its kit is read from.
+void MainWindow::askAboutKit() {
+    const auto& named = m_document.shoot().kitFile;
+    const QDir folder = QFileInfo(m_document.path()).absoluteDir();
+    const QString kit = named ? QDir::cleanPath(folder.absoluteFilePath(toQt(*named))) : QString();
+    m_notice->withdraw(kKitElsewhere);
+    if (!named || kit.startsWith(folder.absolutePath() + QLatin1Char('/')))
+        return;
+    const QString known = m_document.path() + QLatin1Char('\n') + kit;
+    QStringList left = m_settings.value(kKitsKey).toStringList();
+    if (left.contains(known))
+        return;
+    m_notice->ask(kKitElsewhere,
+                  tr("The kit of this shoot was read from outside of its folder: %1.").arg(kit),
+                  {{tr("Embed it"),
+                    [this] {
+                        Shoot shoot = m_document.shoot();
+                        shoot.kitFile.reset();
+                        m_document.edit(tr("Embed kit"), std::move(shoot));
+                    }},
+                   {tr("Go on reading it there"), [this, left, known]() mutable {
+                        left.append(known);
+                        m_settings.setValue(kKitsKey, left.mid(left.size() > 50 ? 1 : 0));
+                    }}});
 }
 
 void MainWindow::offerRecovery(const QString& path) {
@@ -48,8 +80,8 @@ void MainWindow::offerRecovery(const QString& path) {
                       tr("Unsaved changes to %1 from %2 were kept when Bright Slate last stopped.")
                           .arg(name, when),
                       {{tr("Recover them"), [this, autosave, path] { recover(autosave, path); }},
-                       {tr("Later"), {}},
-                       {tr("Throw them away"), [this, autosave] { m_files.discard(autosave); }}});
+                       {tr("Throw them away"), [this, autosave] { m_files.discard(autosave); }},
+                       {tr("Later"), {}}});
     }
 }
 
