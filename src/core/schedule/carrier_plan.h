@@ -82,8 +82,9 @@ struct PlanEffort {
 /// (limited discrepancy search), and leaves what cannot beat the best known. Its promises: lower
 /// bounds of each lane alone with as many units as it likes. A unit that is taken out is renewed
 /// in the first free time of a server that takes it, whoever comes out first; what goes in while a
-/// recording stands still is the largest that is at hand. "Optimal" is meant under these two rules.
-/// `like`: an earlier plan whose choices are tried first, so that little changes.
+/// recording stands still is the largest that is at hand, and nothing that a change would take
+/// longer than. "Optimal" is meant under these two rules. `like`: an earlier plan whose choices are
+/// tried first, so that little changes.
 [[nodiscard]] CarrierPlan planCarriers(const CarrierProblem& problem, const PlanEffort& effort = {},
                                        const CarrierPlan* like = nullptr);
 

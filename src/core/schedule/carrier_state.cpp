@@ -119,13 +119,17 @@ void CarrierState::note(CarrierPlan* plan, const CarrierUse& use) const {
         plan->uses.push_back(use);
 }
 
-// The unit to go on with in the middle of a demand: the largest that is at hand.
-int CarrierState::readyInside(const Demand& demand, std::size_t bay, double time) const {
+// The unit to go on with in the middle of a demand: the largest that is at hand. One that would be
+// used up again before somebody has changed it is none.
+int CarrierState::readyInside(const Demand& demand, std::size_t bay, double left) const {
+    const double length = (demand.end - demand.start).value();
+    const double time = demand.end.value() - left / demand.amount.value() * length;
+    const double least = std::min(left, demand.amount.value() / length * m_problem->change.value());
     int best = -1;
     for (int unit = 0; unit < static_cast<int>(m_units.size()); ++unit)
         if ((demand.kinds[bay] >> m_problem->kindOf(unit) & 1) &&
             m_units[static_cast<std::size_t>(unit)].used <= 0 &&
-            isReady(unit, Seconds(time), demand.end) &&
+            isReady(unit, Seconds(time), demand.end) && roomOf(unit) >= least * (1 - kSlack) &&
             (best < 0 || roomOf(unit) > roomOf(best) * (1 + kSlack)))
             best = unit;
     return best;
@@ -190,7 +194,7 @@ bool CarrierState::apply(int lane, int index, const CarrierChoice& choice, Carri
     // Something must be in there to be changed: the first one goes in before.
     while (left > 0 && !demand.whole && bays[0] >= 0) {
         const double now = timeAt();
-        const int unit = readyInside(demand, 0, now);
+        const int unit = readyInside(demand, 0, left);
         if (unit < 0)
             break;
         release(bays[0], now, plan, &demand);

@@ -57,7 +57,7 @@ private:
     void release(int unit, double time, CarrierPlan* plan, const Demand* by);
     void note(CarrierPlan* plan, const CarrierUse& use) const;
     [[nodiscard]] bool holds(int unit, const Demand& demand, std::size_t bay) const;
-    [[nodiscard]] int readyInside(const Demand& demand, std::size_t bay, double time) const;
+    [[nodiscard]] int readyInside(const Demand& demand, std::size_t bay, double left) const;
     double fill(int lane, int demand, double amount, CarrierPlan* plan);
     void noteReserve(int lane, int demand, CarrierPlan* plan);
 

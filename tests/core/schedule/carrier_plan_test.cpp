@@ -282,6 +282,20 @@ TEST(CarrierPlan, ACardThatFailsLongAfterItWasCopiedWasCopied) {
     EXPECT_EQ(renewalsOfTheFirst(150), 0) << "fails while it is copied";
 }
 
+TEST(CarrierPlan, NobodyChangesCardsThatAreFullBeforeTheyAreIn) {
+    CarrierProblem day;
+    day.kinds = {{"tiny", Fill(50), 900, Seconds(10)}};
+    CarrierLane lane;
+    lane.id = "a";
+    lane.demands = {demand(0, 1000, 1000)}; // 50 s each, and a minute to change them
+    day.lanes = {lane};
+    const auto tiny = planCarriers(day);
+    EXPECT_EQ(tiny.cost.inside, 0);
+    EXPECT_EQ(tiny.cost.lost, Seconds(950));
+    day.change = Seconds(40);
+    EXPECT_EQ(planCarriers(day).cost.inside, 19);
+}
+
 TEST(CarrierPlan, AThousandTakesCanBeStopped) {
     CarrierProblem day;
     day.kinds = {{"a", Fill(100), 12, Seconds(4000)}, {"b", Fill(37), 9, Seconds(900)}};
