@@ -1,4 +1,5 @@
 // Files of others that name files, and documents that would take for ever.
+#include "core/quantity/print.h"
 #include "core/shoot/take_line.h"
 #include "core/verdict/day/day_verdict.h"
 #include "io/files.h"
@@ -26,7 +27,7 @@ using sample::TemporaryFolder;
 std::string tableText() {
     std::string text = "Version 1\nFrom 0.0 1.0\nLength 65\nComponents 1\n{\n";
     for (int i = 0; i <= 64; ++i)
-        text += std::to_string(0.01 * (std::exp2(i / 8.0) - 1)) + "\n";
+        text += fixedText(0.01 * (std::exp2(i / 8.0) - 1), 6) + "\n";
     return text + "}\n";
 }
 
