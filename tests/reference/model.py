@@ -238,5 +238,5 @@ def shown(light):
 
 
 def rating_lut(curve, signal, gain):
-    """A neutral through the rating LUT; the recording's gamut is BT.709 here."""
+    """A neutral through the rating LUT; the recording has the primaries of BT.709 here."""
     return shown(curve.decode(signal) * 2**gain)
