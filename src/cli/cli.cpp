@@ -13,10 +13,16 @@ namespace {
 
 using Command = std::function<Result<int>(std::ostream&)>;
 
+void addShoot(CLI::App* verb, ShootFile& file, const char* what = "shoot (*.bslate)") {
+    verb->add_option("FILE", file.path, what)->required();
+    verb->add_flag("--kit-elsewhere", file.kitElsewhere,
+                   "read the shoot's kit from outside of its folder too");
+}
+
 // Registers the verbs; `chosen` becomes the one that was typed.
 void addCheck(CLI::App& app, CheckOptions& o, Command& chosen) {
     auto* verb = app.add_subcommand("check", "Judge the setups of a shoot");
-    verb->add_option("FILE", o.file, "shoot (*.bslate)")->required();
+    addShoot(verb, o.file);
     verb->add_option("--setup", o.setup, "only this setup, by id or number");
     verb->add_flag("--json", o.json, "JSON on standard output");
     verb->callback([&] { chosen = [&](std::ostream& out) { return check(o, out); }; });
@@ -61,7 +67,7 @@ void addFit(CLI::App& app, FitOptions& o, std::ostream& err, Command& chosen) {
 
 void addTargets(CLI::App& app, TargetsOptions& o, Command& chosen) {
     auto* verb = app.add_subcommand("targets", "What every exposure tool should read");
-    verb->add_option("FILE", o.file, "shoot (*.bslate)")->required();
+    addShoot(verb, o.file);
     verb->add_option("--setup", o.setup, "setup id or number")->required();
     verb->add_option("--school", o.school, "nominal, rated, to-the-right, guard or raw");
     verb->add_flag("--json", o.json, "JSON on standard output");
@@ -96,7 +102,7 @@ void addExpose(CLI::App& app, ExposeOptions& o, std::ostream& err, Command& chos
 
 void addLut(CLI::App& app, LutOptions& o, Command& chosen) {
     auto* verb = app.add_subcommand("lut", "Write a setup's rating or look LUT");
-    verb->add_option("FILE", o.file, "shoot (*.bslate)")->required();
+    addShoot(verb, o.file);
     verb->add_option("--setup", o.setup, "setup id or number")->required();
     verb->add_option("-o,--output", o.output, "file to write (*.cube, *.clf, *.cc, *.ccc, *.cdl)")
         ->required();
@@ -123,14 +129,14 @@ void addModes(CLI::App& app, ModesOptions& o, Command& chosen) {
 
 void addValidate(CLI::App& app, ValidateOptions& o, Command& chosen) {
     auto* verb = app.add_subcommand("validate", "Check a kit or shoot file");
-    verb->add_option("FILE", o.file, "*.bskit.json or *.bslate")->required();
+    addShoot(verb, o.file, "kit or shoot (*.bskit.json, *.bslate)");
     verb->add_flag("--json", o.json, "JSON on standard output");
     verb->callback([&] { chosen = [&](std::ostream& out) { return validate(o, out); }; });
 }
 
 void addPrecision(CLI::App& app, PrecisionOptions& o, Command& chosen) {
     auto* verb = app.add_subcommand("precision", "What a recording will bear in the grade");
-    verb->add_option("FILE", o.file, "shoot (*.bslate)")->required();
+    addShoot(verb, o.file);
     verb->add_option("--setup", o.setup, "setup id or number")->required();
     verb->add_option("--bits", o.bits, "at another depth, 8 to 16");
     verb->add_flag("--json", o.json, "JSON on standard output");
@@ -165,7 +171,7 @@ void addMedia(CLI::App& app, MediaOptions& o, Command& chosen) {
 
 void addDay(CLI::App& app, DayOptions& o, Command& chosen) {
     auto* verb = app.add_subcommand("day", "Plan cards, batteries and copies of a shoot's days");
-    verb->add_option("FILE", o.file, "shoot (*.bslate)")->required();
+    addShoot(verb, o.file);
     verb->add_option("--day", o.day, "only this day");
     verb->add_flag("--json,!--text", o.json, "JSON on standard output, or text");
     verb->callback([&] { chosen = [&](std::ostream& out) { return day(o, out); }; });

@@ -110,12 +110,21 @@ Error noSetup(const Shoot& shoot, const std::string& file, const std::string& na
     return {ErrorCode::UnknownId, file, "--setup", name, "one of " + listIds(shoot.setups)};
 }
 
+Result<Shoot> opened(const ShootFile& file) {
+    auto shoot = io::loadShoot(file.path, [&](const std::string&) { return file.kitElsewhere; });
+    if (shoot || shoot.error().code != ErrorCode::FileElsewhere)
+        return shoot;
+    Error error = shoot.error();
+    error.expected = "a kit beside or below the shoot; --kit-elsewhere reads it there";
+    return error;
+}
+
 Result<int> check(const CheckOptions& options, std::ostream& out) {
-    const auto shoot = io::loadShoot(options.file);
+    const auto shoot = opened(options.file);
     if (!shoot)
         return shoot.error();
     if (options.setup && !setupNamed(*shoot, *options.setup))
-        return noSetup(*shoot, options.file, *options.setup);
+        return noSetup(*shoot, options.file.path, *options.setup);
     Json list = Json::array();
     bool faults = false;
     for (const auto& setup : shoot->setups) {

@@ -39,8 +39,15 @@ namespace bslate::cli {
     return ids;
 }
 
+/// A shoot to open, and whether its kit may be read from outside of its folder.
+struct ShootFile {
+    std::string path;
+    bool kitElsewhere = false;
+};
+[[nodiscard]] Result<Shoot> opened(const ShootFile& file);
+
 struct CheckOptions {
-    std::string file;
+    ShootFile file;
     std::optional<std::string> setup; ///< id or number; none for all
     bool json = false;
 };
@@ -74,7 +81,8 @@ struct FitOptions {
 [[nodiscard]] Result<int> fit(const FitOptions& options, std::ostream& out, std::ostream& notes);
 
 struct TargetsOptions {
-    std::string file, setup;
+    ShootFile file;
+    std::string setup;
     std::string school; ///< only this one
     bool json = false;
 };
@@ -96,7 +104,8 @@ struct ExposeOptions {
                                  std::ostream& notes);
 
 struct LutOptions {
-    std::string file, setup, output;
+    ShootFile file;
+    std::string setup, output;
     std::string format;      ///< cube, clf or cdl; empty: what the output's suffix says
     std::string look;        ///< id of a recipe; empty: the plain BT.709 display
     std::string size = "33"; ///< of a cube: 17, 33 or 65; ignored for a 1D LUT
@@ -118,7 +127,8 @@ struct ModesOptions {
 [[nodiscard]] Result<int> modes(const ModesOptions& options, std::ostream& out);
 
 struct PrecisionOptions {
-    std::string file, setup;
+    ShootFile file;
+    std::string setup;
     std::string bits; ///< 8 to 16; empty for the mode's own
     bool json = false;
 };
@@ -146,7 +156,7 @@ struct MediaOptions {
 [[nodiscard]] Result<int> media(const MediaOptions& options, std::ostream& out);
 
 struct DayOptions {
-    std::string file;
+    ShootFile file;
     std::string day; ///< only this one; empty: all
     bool json = false;
 };
@@ -170,7 +180,7 @@ struct CardBenchOptions {
 
 /// Reads a kit or a shoot and says whether it is sound, by its "format".
 struct ValidateOptions {
-    std::string file;
+    ShootFile file;
     bool json = false;
 };
 [[nodiscard]] Result<int> validate(const ValidateOptions& options, std::ostream& out);

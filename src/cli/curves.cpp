@@ -233,12 +233,12 @@ Result<io::LutFormat> formatOf(const LutOptions& options) {
 } // namespace
 
 Result<int> lut(const LutOptions& options, std::ostream& out) {
-    const auto shoot = io::loadShoot(options.file);
+    const auto shoot = opened(options.file);
     if (!shoot)
         return shoot.error();
     const auto* setup = setupNamed(*shoot, options.setup);
     if (!setup)
-        return noSetup(*shoot, options.file, options.setup);
+        return noSetup(*shoot, options.file.path, options.setup);
     const auto format = formatOf(options);
     if (!format)
         return format.error();

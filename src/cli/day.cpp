@@ -127,7 +127,7 @@ std::string daysText(const Shoot& shoot) {
 } // namespace
 
 Result<int> day(const DayOptions& options, std::ostream& out) {
-    const auto shoot = io::loadShoot(options.file);
+    const auto shoot = opened(options.file);
     if (!shoot)
         return shoot.error();
     Json days = Json::array();

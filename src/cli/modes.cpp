@@ -128,17 +128,17 @@ Result<int> modes(const ModesOptions& options, std::ostream& out) {
 }
 
 Result<int> validate(const ValidateOptions& options, std::ostream& out) {
-    const auto text = io::readFile(options.file);
+    const auto text = io::readFile(options.file.path);
     if (!text)
         return text.error();
     const auto report = [&](const char* format, Json counts) {
         if (options.json)
             out << jsonText(Json{{"valid", true}, {"format", format}, {"holds", counts}});
         else
-            out << options.file << ": a sound " << format << " file\n";
+            out << options.file.path << ": a sound " << format << " file\n";
         return 0;
     };
-    const auto kit = io::readKit(*text, options.file);
+    const auto kit = io::readKit(*text, options.file.path);
     if (kit)
         return report("bright-slate-kit", {{"cameras", kit->cameras.size()},
                                            {"profiles", kit->profiles.size()},
@@ -146,7 +146,7 @@ Result<int> validate(const ValidateOptions& options, std::ostream& out) {
                                            {"cards", kit->cards.size()}});
     if (kit.error().code != ErrorCode::WrongFormat)
         return kit.error();
-    const auto shoot = io::loadShoot(options.file);
+    const auto shoot = opened(options.file);
     if (!shoot)
         return shoot.error();
     return report("bright-slate-shoot",

@@ -37,12 +37,12 @@ void tell(const Precision& precision, EightBitAnswer eight, std::ostream& out) {
 } // namespace
 
 Result<int> precision(const PrecisionOptions& options, std::ostream& out) {
-    const auto shoot = io::loadShoot(options.file);
+    const auto shoot = opened(options.file);
     if (!shoot)
         return shoot.error();
     const auto* setup = setupNamed(*shoot, options.setup);
     if (!setup)
-        return noSetup(*shoot, options.file, options.setup);
+        return noSetup(*shoot, options.file.path, options.setup);
     const auto context = resolve(*shoot, *setup);
     if (!context)
         return context.error();

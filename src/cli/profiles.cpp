@@ -234,12 +234,12 @@ Json schoolJson(const SchoolTargets& targets) {
 } // namespace
 
 Result<int> targets(const TargetsOptions& options, std::ostream& out) {
-    const auto shoot = io::loadShoot(options.file);
+    const auto shoot = opened(options.file);
     if (!shoot)
         return shoot.error();
     const auto* setup = setupNamed(*shoot, options.setup);
     if (!setup)
-        return noSetup(*shoot, options.file, options.setup);
+        return noSetup(*shoot, options.file.path, options.setup);
     const auto context = resolve(*shoot, *setup);
     if (!context)
         return context.error();

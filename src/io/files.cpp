@@ -236,6 +236,16 @@ std::string_view wordsFor(Obstacle obstacle) {
     return kWords[static_cast<int>(obstacle)];
 }
 
+bool isWithin(const fs::path& file, const fs::path& folder) {
+    std::error_code problem;
+    const auto root = fs::canonical(folder.empty() ? fs::path(".") : folder, problem);
+    if (problem)
+        return false;
+    const auto target = fs::weakly_canonical(file, problem);
+    const auto way = target.lexically_relative(root);
+    return !problem && !way.empty() && *way.begin() != "..";
+}
+
 std::string plainFileName(std::string_view text) {
     constexpr std::size_t kLongest = 100;
     std::string name;

@@ -61,6 +61,10 @@ enum class Obstacle {
 /// In words, to follow "it": "is read-only".
 [[nodiscard]] std::string_view wordsFor(Obstacle obstacle);
 
+/// Whether a file lies in a folder or below it, links followed; one that is not there is where its
+/// name says. False when the folder is not there.
+[[nodiscard]] bool isWithin(const std::filesystem::path& file, const std::filesystem::path& folder);
+
 /// A name that can be proposed for a file: the text without folders, control characters and a dot
 /// in front; "untitled" when nothing is left. At most 100 bytes, whole characters.
 [[nodiscard]] std::string plainFileName(std::string_view text);

@@ -7,20 +7,14 @@
 namespace bslate::io {
 namespace {
 
-constexpr std::size_t kShown = 40;
-
-std::string shortened(std::string text) {
-    if (text.size() > kShown) {
-        text.resize(kShown);
-        while (!text.empty() && (static_cast<unsigned char>(text.back()) & 0xC0) == 0x80)
-            text.pop_back(); // do not cut a UTF-8 character in half
-        text += "...";
-    }
-    return text;
+// What was found, for a message.
+std::string shown(const std::string& text) {
+    auto beginning = shortened(text);
+    return beginning.size() < text.size() ? beginning + "..." : beginning;
 }
 
 std::string typeOf(const Json& node) {
-    return node.is_string() ? shortened(node.get<std::string>()) : std::string(node.type_name());
+    return node.is_string() ? shown(node.get<std::string>()) : std::string(node.type_name());
 }
 
 const Json kEmptyObject = Json::object();
@@ -33,7 +27,7 @@ std::string range(double low, double high) {
 
 void ReadState::fail(ErrorCode code, std::string place, std::string got, std::string expected) {
     if (!error)
-        error = Error{code, {}, std::move(place), shortened(std::move(got)), std::move(expected)};
+        error = Error{code, {}, std::move(place), shown(got), std::move(expected)};
 }
 
 Result<Json> parseJson(std::string_view text, const std::string& file) {

@@ -81,7 +81,8 @@ Json setupJson(const Setup& setup) {
 }
 
 // An object is an embedded kit, a text names a kit file beside the shoot.
-void readKitOf(ObjectReader& root, Shoot& shoot, const std::filesystem::path& folder) {
+void readKitOf(ObjectReader& root, Shoot& shoot, const std::filesystem::path& folder,
+               const AgreeToKit& agree) {
     const Json& node = root.child("kit");
     auto& state = root.state();
     if (state.error)
@@ -94,7 +95,16 @@ void readKitOf(ObjectReader& root, Shoot& shoot, const std::filesystem::path& fo
     shoot.kitFile = root.text("kit");
     if (state.error)
         return;
-    auto kit = loadKit(folder / *shoot.kitFile);
+    const auto path = folder / *shoot.kitFile;
+    if (!isWithin(path, folder) && !(agree && agree(*shoot.kitFile))) {
+        state.error = Error{ErrorCode::FileElsewhere,
+                            {},
+                            "/kit",
+                            *shoot.kitFile,
+                            "a kit beside or below the shoot, or leave to read it"};
+        return;
+    }
+    auto kit = loadKit(path);
     if (kit)
         shoot.kit = *std::move(kit);
     else
@@ -105,7 +115,7 @@ void readKitOf(ObjectReader& root, Shoot& shoot, const std::filesystem::path& fo
 } // namespace
 
 Result<Shoot> readShoot(std::string_view text, const std::string& file,
-                        const std::filesystem::path& folder) {
+                        const std::filesystem::path& folder, const AgreeToKit& agree) {
     const auto json = parseJson(text, file);
     if (!json)
         return json.error();
@@ -121,7 +131,7 @@ Result<Shoot> readShoot(std::string_view text, const std::string& file,
     shoot.meter.c = root.numberOr("meter_c", 100, 600, 250);
     if (root.has("brief"))
         shoot.brief = briefFrom(root);
-    readKitOf(root, shoot, folder);
+    readKitOf(root, shoot, folder, agree);
     shoot.scenes = root.list<Scene>("scenes", [&](const Json& item, const std::string& at) {
         return sceneFrom(item, at, state);
     });
@@ -148,9 +158,10 @@ Result<Shoot> readShoot(std::string_view text, const std::string& file,
     return shoot;
 }
 
-Result<Shoot> loadShoot(const std::filesystem::path& path) {
+Result<Shoot> loadShoot(const std::filesystem::path& path, const AgreeToKit& agree) {
     const auto text = readFile(path);
-    return text ? readShoot(*text, path.string(), path.parent_path()) : Result<Shoot>(text.error());
+    return text ? readShoot(*text, path.string(), path.parent_path(), agree)
+                : Result<Shoot>(text.error());
 }
 
 std::string writeShoot(const Shoot& shoot) {

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/keep_going.h"
 #include "core/signal/curve_fit.h"
 #include "core/signal/gamut.h"
 
@@ -9,7 +10,9 @@
 #include <vector>
 
 /// Colour transforms somebody else wrote, taken apart into what a profile is made of: the curve of
-/// neutral light and the gamut. The files are read by OpenColorIO, which hides behind this header.
+/// neutral light and the gamut. The files are read by OpenColorIO, which hides behind this header
+/// and, for whatever comes from outside, in a process of its own under limits of memory and time
+/// (helper_process.h): a file that breaks the library gives an error and nothing worse.
 namespace bslate::io {
 
 /// Which way a file goes. Auto looks at the neutral axis: light grows faster than signal.
@@ -50,18 +53,21 @@ struct ImportedTransform {
 /// options.colourSpace says which). Fails with the file, the line where there is one, and what was
 /// expected: unreadable, too large, a size over the limits, an entry that is not a finite number,
 /// a 1D table that does not rise, a neutral axis that does not rise, a singular matrix, a file it
-/// names that is no regular file beside or below it.
+/// names that is no regular file beside or below it, over 2 GiB of memory or 20 s.
 [[nodiscard]] Result<ImportedTransform> importTransform(const std::filesystem::path& path,
-                                                        const ImportOptions& options = {});
+                                                        const ImportOptions& options = {},
+                                                        const KeepGoing& keepGoing = {});
 
+using Colours = std::vector<std::array<double, 3>>;
 /// Colours through a LUT or transform file as it stands, whatever it does: for looking at what
 /// somebody else will see. Fails as importTransform() does.
-[[nodiscard]] Result<std::vector<std::array<double, 3>>>
-throughTransform(const std::filesystem::path& path,
-                 const std::vector<std::array<double, 3>>& colours);
+[[nodiscard]] Result<Colours> throughTransform(const std::filesystem::path& path,
+                                               const Colours& colours,
+                                               const KeepGoing& keepGoing = {});
 
 /// The colour spaces of a configuration, in its order.
-[[nodiscard]] Result<std::vector<std::string>> colourSpacesOf(const std::filesystem::path& path);
+[[nodiscard]] Result<std::vector<std::string>> colourSpacesOf(const std::filesystem::path& path,
+                                                              const KeepGoing& keepGoing = {});
 
 /// What the installed library knows without any file, in its own order and words.
 struct BuiltIn {

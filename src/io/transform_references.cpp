@@ -12,11 +12,6 @@ namespace {
 
 namespace fs = std::filesystem;
 
-bool isBelow(const fs::path& file, const fs::path& folder) {
-    const auto way = file.lexically_relative(folder);
-    return !way.empty() && *way.begin() != "..";
-}
-
 bool isSpace(char c) {
     return c == ' ' || c == '\t' || c == '\n' || c == '\r';
 }
@@ -54,7 +49,7 @@ public:
                 ErrorCode::FileUnreadable, named.string(), {}, problem.message(), "a file"};
         if (std::find(m_files.begin(), m_files.end(), file) != m_files.end())
             return Done{};
-        if (!isBelow(file, m_folder))
+        if (!isWithin(file, m_folder))
             return Error{ErrorCode::FileUnreadable,
                          named.string(),
                          {},

@@ -211,11 +211,19 @@ TEST_F(Kept, AKitFromElsewhereIsShownAndAskedAboutOnce) {
     Shoot shoot = window->document().shoot();
     shoot.kitFile = "../far.bskit.json";
     ASSERT_TRUE(io::saveShoot(shoot, file("show/day.bslate").toStdString()).ok());
+    const QString before = window->document().path();
     window->openPath(file("show/day.bslate"));
     EXPECT_TRUE(window->notice().question().contains(file("far.bskit.json")));
-    buttonOf(*window, "Go on reading it there")->click();
+    EXPECT_EQ(window->document().path(), before) << "nothing is read unasked";
+    buttonOf(*window, "Leave it")->click();
+    EXPECT_EQ(window->document().path(), before);
     window->openPath(file("show/day.bslate"));
-    EXPECT_TRUE(window->notice().question().isEmpty()) << "once";
+    buttonOf(*window, "Read it there")->click();
+    EXPECT_EQ(window->document().path(), file("show/day.bslate"));
+    window->files().startNew();
+    window->openPath(file("show/day.bslate"));
+    EXPECT_EQ(window->document().path(), file("show/day.bslate")) << "once";
+    EXPECT_TRUE(window->notice().question().isEmpty());
 }
 
 TEST_F(Kept, UndoTellsTheRailWhatIsSelectedAgain) {

@@ -59,6 +59,8 @@ protected:
         QTimer::singleShot(0, window.get(), [this, act] {
             auto* dialog = window->findChild<Dialog*>();
             ASSERT_NE(dialog, nullptr);
+            if constexpr (requires { dialog->settle(); })
+                dialog->settle();
             act(*dialog);
             if (dialog->isVisible())
                 dialog->reject();
@@ -104,6 +106,7 @@ TEST_F(ProfilesPage, ACurveFromAFileIsPlacedOnAndItsLutShowsTheSameValues) {
     QObject::connect(&lut, &LutDialog::writeRequested, window.get(), &MainWindow::writeLut);
     QTest::mouseClick(lut.findChild<QPushButton*>(QStringLiteral("lut-write")), Qt::LeftButton);
     EXPECT_TRUE(QFile::exists(path)) << note().toStdString();
+    lut.settle();
     EXPECT_TRUE(lut.verdict().contains(QStringLiteral("agrees"))) << lut.verdict().toStdString();
     auto* table = lut.findChild<QTableWidget*>();
     ASSERT_EQ(table->rowCount(), 6);
@@ -114,6 +117,7 @@ TEST_F(ProfilesPage, ACurveFromAFileIsPlacedOnAndItsLutShowsTheSameValues) {
     }
     // Through another look the same file differs, and the dialog says so.
     pick(lut, "lut-look", QStringLiteral("ferry-evening"));
+    lut.settle();
     EXPECT_TRUE(lut.verdict().contains(QStringLiteral("differs"))) << lut.verdict().toStdString();
     window->document().undoStack().undo();
     window->document().undoStack().undo();

@@ -1,8 +1,9 @@
 // Loaded before the C library: makes one call of a kind fail, or ends the process there.
 //   BSLATE_FAULT_CALL   open, write, fsync or rename
 //   BSLATE_FAULT_AT     which one of them, from 1; calls that only read do not count
-//   BSLATE_FAULT_HOW    an error number, or "kill"
+//   BSLATE_FAULT_HOW    an error number, "kill", or "delay:MS" for that one and all after it
 //   BSLATE_FAULT_COUNT  a file that gets how many there were, at a clean end
+#include <atomic>
 #include <cerrno>
 #include <csignal>
 #include <cstdarg>
@@ -11,11 +12,12 @@
 #include <dlfcn.h>
 #include <fcntl.h>
 #include <string>
+#include <sys/stat.h>
 #include <unistd.h>
 
 namespace {
 
-int g_calls = 0;
+std::atomic<int> g_calls = 0;
 
 template<class F>
 F real(const char* name) {
@@ -29,9 +31,14 @@ bool failsNow(const char* call) {
         return false;
     ++g_calls;
     const char* at = std::getenv("BSLATE_FAULT_AT");
+    const char* how = std::getenv("BSLATE_FAULT_HOW");
+    if (at && how && std::strncmp(how, "delay:", 6) == 0) {
+        if (std::atoi(at) <= g_calls)
+            ::usleep(static_cast<useconds_t>(std::atoi(how + 6)) * 1000);
+        return false;
+    }
     if (!at || std::atoi(at) != g_calls)
         return false;
-    const char* how = std::getenv("BSLATE_FAULT_HOW");
     if (how && std::strcmp(how, "kill") == 0)
         ::raise(SIGKILL);
     errno = how ? std::atoi(how) : EIO;
@@ -83,10 +90,12 @@ int open64(const char* path, int flags, ...) {
 }
 
 ssize_t write(int fd, const void* bytes, size_t count) {
-    if (fd > 2 && failsNow("write"))
+    struct stat status;
+    const bool file = fd > 2 && ::fstat(fd, &status) == 0 && S_ISREG(status.st_mode);
+    if (file && failsNow("write"))
         return -1;
     // Short ones, so that there are several to fail.
-    const size_t part = fd > 2 && count > 65536 ? 65536 : count;
+    const size_t part = file && count > 65536 ? 65536 : count;
     return real<ssize_t (*)(int, const void*, size_t)>("write")(fd, bytes, part);
 }
 

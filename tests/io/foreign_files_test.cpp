@@ -117,6 +117,32 @@ TEST_F(ForeignFiles, ATransformOfAThousandStepsIsRefusedBeforeItIsBuilt) {
     EXPECT_NE(import("a.clf").error().expected.find("steps"), std::string::npos);
 }
 
+TEST_F(ForeignFiles, AKitOutsideOfTheShootsFolderIsReadOnlyWhereThatWasAgreedTo) {
+    auto shoot = sample::shoot();
+    ASSERT_TRUE(writeFileAtomically(folder / "out.bskit.json", writeKit(shoot.kit)).ok());
+    std::filesystem::create_directory(folder / "show/kits");
+    ASSERT_TRUE(writeFileAtomically(folder / "show/kits/in.bskit.json", writeKit(shoot.kit)).ok());
+    std::filesystem::create_symlink("../out.bskit.json", folder / "show/link.bskit.json");
+    const auto load = [&](const std::string& kit, bool agree) {
+        shoot.kitFile = kit;
+        EXPECT_TRUE(saveShoot(shoot, folder / "show/a.bslate").ok());
+        return loadShoot(folder / "show/a.bslate", [&](const std::string& named) {
+            EXPECT_EQ(named, kit);
+            return agree;
+        });
+    };
+    EXPECT_TRUE(load("kits/in.bskit.json", false).ok());
+    for (const auto& kit : std::vector<std::string>{"../out.bskit.json", "link.bskit.json",
+                                                    folder / "out.bskit.json"}) {
+        const auto refused = load(kit, false);
+        ASSERT_FALSE(refused.ok()) << kit;
+        EXPECT_EQ(refused.error().code, ErrorCode::FileElsewhere);
+        EXPECT_EQ(refused.error().got, kit);
+        EXPECT_TRUE(load(kit, true).ok()) << kit;
+    }
+    EXPECT_EQ(load("../" + std::string(300, 'x'), false).error().got.size(), 303u) << "whole";
+}
+
 TEST(LargeDocuments, AreRefusedWhereTheyWouldTakeForEver) {
     const auto refusal = [](const Json& json) { return readShoot(json.dump(), "f", {}).error(); };
     const auto plain = Json::parse(writeShoot(sample::shoot()));

@@ -99,10 +99,10 @@ void DayActions::happened(const QString& take, const QString& text) {
     }
     const auto& plan = m_planner.plan();
     for (const auto& planned : plan.takes)
-        if (toQt(planned.id) == take)
-            edit(tr("Take really ran"),
-                 withHappened(m_document.shoot(), m_planner.day(), plan, planned.id,
-                              really->began.value_or(planned.start), really->ran));
+        if (toQt(planned.id) == take) // an edit makes another plan: nothing of this one after it
+            return edit(tr("Take really ran"),
+                        withHappened(m_document.shoot(), m_planner.day(), plan, planned.id,
+                                     really->began.value_or(planned.start), really->ran));
 }
 
 QString DayActions::refusal(CardPlace place, int unit) const {

@@ -11,8 +11,6 @@ namespace bslate::app {
 namespace {
 
 constexpr int kSettleMs = 80;
-constexpr int kTickMs = 100;
-constexpr int kShowProgressMs = 500;
 constexpr long kThorough = 150'000; // states: about half a second of a full day
 
 } // namespace
@@ -20,24 +18,16 @@ constexpr long kThorough = 150'000; // states: about half a second of a full day
 DayPlanner::DayPlanner(ShootDocument& document, QObject* parent)
     : QObject(parent)
     , m_document(document)
-    , m_later(new QTimer(this))
-    , m_ticker(new QTimer(this)) {
-    m_workers.setMaxThreadCount(1);
+    , m_later(new QTimer(this)) {
     m_later->setSingleShot(true);
     m_later->setInterval(kSettleMs);
-    m_ticker->setInterval(kTickMs);
     connect(m_later, &QTimer::timeout, this, &DayPlanner::begin);
-    connect(m_ticker, &QTimer::timeout, this, &DayPlanner::progressed);
+    connect(&m_thorough, &BackgroundJob::progressed, this, &DayPlanner::progressed);
     connect(&document, &ShootDocument::changed, this, [this] {
         m_stale = true;
         if (m_active)
             refresh();
     });
-}
-
-DayPlanner::~DayPlanner() {
-    stop();
-    m_workers.waitForDone();
 }
 
 void DayPlanner::setActive(bool active) {
@@ -58,8 +48,7 @@ void DayPlanner::chooseDay(int number) {
 }
 
 void DayPlanner::refresh() {
-    stop();
-    m_job.reset();
+    m_thorough.stop();
     const auto& shoot = m_document.shoot();
     const auto numbers = dayNumbers(shoot);
     if (std::find(numbers.begin(), numbers.end(), m_number) == numbers.end()) {
@@ -78,37 +67,23 @@ void DayPlanner::refresh() {
 }
 
 void DayPlanner::begin() {
-    auto job = std::make_shared<Job>();
-    m_job = job;
-    m_since.start();
-    m_ticker->start();
     // From the document alone: the same shoot always gets the same plan, here, on the command line
     // and on the printed labels.
-    m_workers.start([this, job, value = m_document.value(), day = m_day] {
-        const PlanEffort effort{kThorough, [job](double done) {
-                                    job->done = done;
-                                    return !job->stopped.load();
-                                }};
+    m_thorough.start([this, value = m_document.value(), day = m_day](const auto& control) {
+        const PlanEffort effort{kThorough, control.keepGoing()};
         auto plan = planDay(*value, day, effort);
         auto findings = judgeDay(*value, day, plan, {DayRemedies::Verified, effort.keepGoing});
-        QMetaObject::invokeMethod(
-            this,
-            [this, job, plan = std::move(plan), findings = std::move(findings)]() mutable {
-                if (m_job == job)
-                    take(std::move(plan), std::move(findings));
-            },
-            Qt::QueuedConnection);
+        return [this, plan = std::move(plan), findings = std::move(findings)] {
+            take(plan, findings);
+        };
     });
 }
 
 void DayPlanner::take(DayPlan plan, std::vector<Finding> findings) {
-    m_job.reset();
-    m_ticker->stop();
     m_plan = std::move(plan);
     m_settled = m_plan;
     m_findings = std::move(findings);
     mark();
-    emit progressed();
     emit changed();
 }
 
@@ -121,15 +96,8 @@ void DayPlanner::mark() {
     m_changedPower = changedUses(*m_reference, m_reference->power, m_plan, m_plan.power);
 }
 
-std::optional<double> DayPlanner::progress() const {
-    if (!m_job || m_since.elapsed() < kShowProgressMs)
-        return std::nullopt;
-    return m_job->done.load();
-}
-
 void DayPlanner::stop() {
-    if (m_job)
-        m_job->stopped = true;
+    m_thorough.hurry();
 }
 
 void DayPlanner::settle() {
@@ -139,8 +107,7 @@ void DayPlanner::settle() {
         m_later->stop();
         begin();
     }
-    m_workers.waitForDone();
-    QCoreApplication::sendPostedEvents(this);
+    m_thorough.settle();
 }
 
 } // namespace bslate::app

@@ -1,14 +1,9 @@
 #pragma once
 
+#include "app/document/background_job.h"
 #include "app/document/shoot_document.h"
 #include "core/verdict/day/day_verdict.h"
 #include "core/verdict/day/drop_chances.h"
-
-#include <QElapsedTimer>
-#include <QThreadPool>
-
-#include <atomic>
-#include <memory>
 
 class QTimer;
 
@@ -22,7 +17,6 @@ class DayPlanner : public QObject {
 
 public:
     explicit DayPlanner(ShootDocument& document, QObject* parent = nullptr);
-    ~DayPlanner() override;
 
     void setActive(bool active);
     void chooseDay(int number);
@@ -35,7 +29,7 @@ public:
     [[nodiscard]] const std::vector<int>& changedPower() const { return m_changedPower; }
 
     /// The share of the thorough search that is done, once it has taken half a second.
-    [[nodiscard]] std::optional<double> progress() const;
+    [[nodiscard]] std::optional<double> progress() const { return m_thorough.progress(); }
     void stop();   ///< ends the thorough search with the best it has
     void settle(); ///< waits for it: for pictures and tests
 
@@ -44,11 +38,6 @@ signals:
     void progressed();
 
 private:
-    struct Job {
-        std::atomic<bool> stopped = false;
-        std::atomic<double> done = 0;
-    };
-
     void refresh();
     void begin();
     void take(DayPlan plan, std::vector<Finding> findings);
@@ -66,10 +55,7 @@ private:
     std::vector<int> m_changedCards, m_changedPower;
     DropChances m_chances; ///< of the window's own quick judgements
     QTimer* m_later;
-    QTimer* m_ticker;
-    QThreadPool m_workers;
-    std::shared_ptr<Job> m_job; ///< null when none runs
-    QElapsedTimer m_since;
+    BackgroundJob m_thorough;
 };
 
 } // namespace bslate::app

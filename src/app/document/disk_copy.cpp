@@ -35,7 +35,9 @@ std::optional<DiskCopy::Change> DiskCopy::change() {
         m_stamp = stamp;
         return std::nullopt;
     }
-    const auto theirs = io::loadShoot(fromQt(m_path));
+    // The kit it had when it was opened was agreed to; another one was not.
+    const auto theirs = io::loadShoot(
+        fromQt(m_path), [this](const std::string& named) { return named == m_value->kitFile; });
     if (!theirs)
         return Change{{}, messageOf(theirs.error())};
     Change change;

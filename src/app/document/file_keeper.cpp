@@ -9,15 +9,21 @@
 #include <QFile>
 #include <QFileInfo>
 #include <QSettings>
+#include <QThread>
 #include <QTimer>
+
+#include <algorithm>
 
 namespace bslate::app {
 namespace {
 
 constexpr int kAutosaveMs = 3000;
 constexpr int kTryAgainMs = 10000;
+constexpr int kUnnoticedMs = 100; // what nobody has to be told about
 constexpr int kMostRecent = 8;
+constexpr int kMostKits = 50;
 const QString kRecentKey = QStringLiteral("files/recent");
+const QString kKitsKey = QStringLiteral("files/kits-elsewhere");
 
 std::string resource(const char* path) {
     QFile file(QString::fromLatin1(path));
@@ -26,6 +32,18 @@ std::string resource(const char* path) {
 
 Result<Kit> starterKit() {
     return io::readKit(resource(":/data/slack-water.bskit.json"), "starter kit");
+}
+
+// A program killed in the moment between making the lock of its settings and writing into it leaves
+// a lock that others would wait half a minute for.
+void clearBrokenLock(const QString& settings) {
+    const QString lock = settings + QStringLiteral(".lock");
+    const auto empty = [&] { return QFileInfo::exists(lock) && QFileInfo(lock).size() == 0; };
+    if (!empty())
+        return;
+    QThread::msleep(kUnnoticedMs); // somebody may be about to write it
+    if (empty())
+        QFile::remove(lock);
 }
 
 // Written into the first place that takes it; what an earlier one kept elsewhere goes.
@@ -56,6 +74,7 @@ FileKeeper::FileKeeper(ShootDocument& document, QSettings& settings, const QStri
     , m_settings(settings)
     , m_autosaves(scratch)
     , m_timer(new QTimer(this)) {
+    clearBrokenLock(settings.fileName());
     m_writer.setMaxThreadCount(1);
     m_timer->setSingleShot(true);
     m_timer->setInterval(kAutosaveMs);
@@ -111,8 +130,8 @@ Outcome FileKeeper::open(const QString& path) {
     const auto text = io::readFile(fromQt(target));
     if (!text)
         return text.error();
-    auto shoot =
-        io::readShoot(*text, fromQt(target), QFileInfo(target).absolutePath().toStdString());
+    auto shoot = io::readShoot(*text, fromQt(target), fromQt(QFileInfo(target).absolutePath()),
+                               agreedFor(target));
     if (!shoot)
         return shoot.error();
     forgetAutosave();
@@ -121,6 +140,25 @@ Outcome FileKeeper::open(const QString& path) {
     m_alone = m_autosaves.holdOpen(target);
     remember(target);
     return Done{};
+}
+
+namespace {
+QString agreement(const QString& path, const QString& named) {
+    return path + QLatin1Char('\n') + named;
+}
+} // namespace
+
+void FileKeeper::agreeToKit(const QString& path, const QString& named) {
+    QStringList list = m_settings.value(kKitsKey).toStringList();
+    list.removeAll(agreement(path, named));
+    list.append(agreement(path, named));
+    m_settings.setValue(kKitsKey, list.mid(std::max(0, int(list.size()) - kMostKits)));
+}
+
+io::AgreeToKit FileKeeper::agreedFor(const QString& path) const {
+    return [list = m_settings.value(kKitsKey).toStringList(), path](const std::string& named) {
+        return list.contains(agreement(path, toQt(named)));
+    };
 }
 
 Outcome FileKeeper::loadTheirs() {
@@ -137,7 +175,14 @@ Outcome FileKeeper::save(const QString& path) {
     if (moves)
         shoot.kitFile.reset(); // a relative reference would break: embed the kit
     const std::string text = io::writeShoot(shoot);
-    if (const auto saved = io::writeFileAtomically(fromQt(target), text); !saved)
+    Outcome saved = Done{};
+    QThreadPool writing;
+    writing.start([&] { saved = io::writeFileAtomically(fromQt(target), text); });
+    if (!writing.waitForDone(kUnnoticedMs)) {
+        emit waitingForDisk();
+        writing.waitForDone();
+    }
+    if (!saved)
         return saved.error();
     forgetAutosave();
     m_document.edit(tr("Embed kit"), std::move(shoot));
@@ -179,8 +224,7 @@ QStringList FileKeeper::leftovers(const QString& path) const {
 
 // Under the names it has; the next ones are others.
 Outcome FileKeeper::leaveBehind() {
-    m_writer.clear();
-    m_writer.waitForDone();
+    waitForDisk();
     m_timer->stop();
     if (m_document.isModified()) {
         const auto kept =
@@ -200,7 +244,7 @@ Outcome FileKeeper::recover(const QString& autosave, const QString& path) {
         return text.error();
     // A kit named by file is named from where the shoot stands.
     const QString home = QFileInfo(path.isEmpty() ? autosave : path).absolutePath();
-    auto shoot = io::readShoot(*text, fromQt(autosave), fromQt(home));
+    auto shoot = io::readShoot(*text, fromQt(autosave), fromQt(home), agreedFor(path));
     if (!shoot)
         return shoot.error();
     if (const auto left = leaveBehind(); !left)
@@ -223,9 +267,9 @@ void FileKeeper::follow(const QString& path) {
     m_alone = m_autosaves.holdOpen(path);
     m_disk.remember({}, {}, {});
     const auto text = io::readFile(fromQt(path));
-    const auto shoot =
-        text ? io::readShoot(*text, fromQt(path), fromQt(QFileInfo(path).absolutePath()))
-             : Result<Shoot>(text.error());
+    const auto shoot = text ? io::readShoot(*text, fromQt(path),
+                                            fromQt(QFileInfo(path).absolutePath()), agreedFor(path))
+                            : Result<Shoot>(text.error());
     if (shoot)
         m_disk.remember(path, QByteArray::fromStdString(*text),
                         std::make_shared<const Shoot>(*shoot));
@@ -268,9 +312,16 @@ void FileKeeper::startAutosave() {
     });
 }
 
-void FileKeeper::autosaveNow() {
+void FileKeeper::waitForDisk() {
     m_writer.clear();
+    if (m_writer.waitForDone(kUnnoticedMs))
+        return;
+    emit waitingForDisk();
     m_writer.waitForDone();
+}
+
+void FileKeeper::autosaveNow() {
+    waitForDisk();
     if (!m_document.isModified())
         return;
     m_timer->stop();

@@ -4,6 +4,7 @@
 #include "app/document/disk_copy.h"
 #include "app/document/shoot_document.h"
 #include "core/base/result.h"
+#include "io/shoot_json.h"
 
 #include <QObject>
 #include <QStringList>
@@ -34,7 +35,11 @@ public:
     void startNew();
     /// The demo shoot, as a document that was never saved.
     Outcome openDemo();
+    /// Fails with FileElsewhere, untouched, for a kit outside of the shoot's folder that was not
+    /// agreed to.
     Outcome open(const QString& path);
+    /// From now on the kit that a shoot names so may be read wherever it is; remembered.
+    void agreeToKit(const QString& path, const QString& named);
     /// Never waits for an autosave.
     Outcome save(const QString& path);
     /// Replaces the kit by one from a file; undoable.
@@ -59,6 +64,8 @@ public:
     Outcome recover(const QString& autosave, const QString& path);
     void discard(const QString& autosave);
 
+    /// Waits until no autosave is being written any more.
+    void waitForDisk();
     /// Writes the autosave now if there are unsaved changes, on this thread: before something that
     /// may end the program.
     void autosaveNow();
@@ -68,6 +75,7 @@ public:
 signals:
     void autosaveFailed(const QString& message); ///< again after every try that failed
     void autosaved(const QString& place);
+    void waitingForDisk(); ///< the calling thread waits for a write that takes longer than usual
 
 private:
     struct Job {
@@ -77,6 +85,7 @@ private:
     /// nothing is copied or locked.
     void startAutosave();
     [[nodiscard]] Outcome leaveBehind();
+    [[nodiscard]] io::AgreeToKit agreedFor(const QString& path) const;
     void follow(const QString& path);
     void tell(const Outcome& outcome, const QString& place);
     void remember(const QString& path);

@@ -170,6 +170,7 @@ void MainWindow::connectParts() {
     connect(&m_files, &FileKeeper::autosaveFailed, this, [this](const QString& message) {
         m_notice->ask(kNotKept, message, {{tr("Understood"), {}}}, true);
     });
+    connect(&m_files, &FileKeeper::waitingForDisk, this, &MainWindow::sayDiskIsSlow);
     connect(&m_files, &FileKeeper::autosaved, this, [this] { m_notice->withdraw(kNotKept); });
     connect(&m_document, &ShootDocument::fileChanged, this, &MainWindow::updateTitle);
     connect(&m_document, &ShootDocument::changed, this, &MainWindow::updateTitle);
@@ -259,6 +260,7 @@ void MainWindow::closeEvent(QCloseEvent* event) {
         return;
     }
     m_files.forgetAutosave();
+    m_files.waitForDisk(); // while there is a window to say so
     m_settings.setValue(kGeometryKey, saveGeometry());
     m_settings.setValue(kStepKey, step());
     m_settings.setValue(kThemeKey, m_style.theme() == Theme::Paper ? QStringLiteral("paper")

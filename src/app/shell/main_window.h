@@ -108,7 +108,8 @@ private:
     void restoreState();
     void recover(const QString& autosave, const QString& path);
     void loadTheirs();
-    void askAboutKit();
+    void sayDiskIsSlow();
+    void askAboutKit(const QString& path, const QString& named);
 
     Style& m_style;
     QSettings& m_settings;

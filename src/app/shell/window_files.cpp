@@ -17,6 +17,7 @@
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QGuiApplication>
+#include <QLayout>
 #include <QSettings>
 #include <QStackedWidget>
 
@@ -25,11 +26,13 @@ namespace {
 // What questions are about.
 const QString kOnDisk = QStringLiteral("on-disk");
 const QString kKitElsewhere = QStringLiteral("kit-elsewhere");
-const QString kKitsKey = QStringLiteral("files/kits-elsewhere");
 } // namespace
 
 void MainWindow::openPath(const QString& path) {
+    m_notice->withdraw(kKitElsewhere);
     const auto opened = m_files.open(path);
+    if (!opened && opened.error().code == ErrorCode::FileElsewhere)
+        return askAboutKit(path, toQt(opened.error().got));
     if (!opened) {
         m_notice->tell(messageOf(opened.error()), true);
         return;
@@ -39,34 +42,24 @@ void MainWindow::openPath(const QString& path) {
         m_notice->tell(tr("This shoot is open in another window too: what is saved there will be "
                           "asked about here."),
                        true);
-    askAboutKit();
     offerRecovery(m_document.path());
 }
 
-// A shoot of somebody else decides which file its kit is read from.
-void MainWindow::askAboutKit() {
-    const auto& named = m_document.shoot().kitFile;
-    const QDir folder = QFileInfo(m_document.path()).absoluteDir();
-    const QString kit = named ? QDir::cleanPath(folder.absoluteFilePath(toQt(*named))) : QString();
-    m_notice->withdraw(kKitElsewhere);
-    if (!named || kit.startsWith(folder.absolutePath() + QLatin1Char('/')))
-        return;
-    const QString known = m_document.path() + QLatin1Char('\n') + kit;
-    QStringList left = m_settings.value(kKitsKey).toStringList();
-    if (left.contains(known))
-        return;
+// A shoot of somebody else decides which file its kit is read from: nothing is read unasked.
+void MainWindow::askAboutKit(const QString& path, const QString& named) {
+    const QFileInfo shoot(path);
+    const QString kit = QDir::cleanPath(shoot.absoluteDir().absoluteFilePath(named));
     m_notice->ask(kKitElsewhere,
-                  tr("The kit of this shoot was read from outside of its folder: %1.").arg(kit),
-                  {{tr("Embed it"),
-                    [this] {
-                        Shoot shoot = m_document.shoot();
-                        shoot.kitFile.reset();
-                        m_document.edit(tr("Embed kit"), std::move(shoot));
+                  tr("%1 takes its kit from outside of its folder: %2. Nothing was read yet.")
+                      .arg(shoot.fileName(), kit),
+                  {{tr("Read it there"),
+                    [this, shoot, named] {
+                        m_files.agreeToKit(shoot.absoluteFilePath(), named);
+                        if (mayLeave())
+                            openPath(shoot.absoluteFilePath());
                     }},
-                   {tr("Go on reading it there"), [this, left, known]() mutable {
-                        left.append(known);
-                        m_settings.setValue(kKitsKey, left.mid(left.size() > 50 ? 1 : 0));
-                    }}});
+                   {tr("Leave it"), {}}},
+                  true);
 }
 
 void MainWindow::offerRecovery(const QString& path) {
@@ -131,6 +124,13 @@ void MainWindow::loadTheirs() {
     if (!done)
         m_notice->tell(messageOf(done.error()), true);
     offerRecovery(m_document.path());
+}
+
+// Nothing else is painted until the disk is done, so this is painted now.
+void MainWindow::sayDiskIsSlow() {
+    m_notice->tell(tr("The disk has not finished writing yet: waiting for it ..."), false);
+    centralWidget()->layout()->activate();
+    repaint();
 }
 
 bool MainWindow::saveTo(const QString& path) {

@@ -41,6 +41,10 @@ std::string_view summary(ErrorCode code) {
         return "not a file of this kind";
     case ErrorCode::NewerVersion:
         return "written by a newer version";
+    case ErrorCode::FileElsewhere:
+        return "the file lies outside of the folder";
+    case ErrorCode::Stopped:
+        return "stopped before it was done";
     case ErrorCode::Usage:
         return "the command is not understood";
     }

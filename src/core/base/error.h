@@ -22,6 +22,8 @@ enum class ErrorCode {
     MissingKey,     ///< a key the schema requires is absent
     WrongFormat,    ///< valid JSON, but not one of our documents
     NewerVersion,   ///< written by a newer Bright Slate
+    FileElsewhere,  ///< a file somebody else's file names, outside of that one's folder
+    Stopped,        ///< nobody wants the answer any more
     Usage           ///< a command line that cannot be understood
 };
 

@@ -21,6 +21,23 @@ Error refuse(ErrorCode code, std::string got) {
     return {code, {}, {}, std::move(got), kExpected};
 }
 
+// A rate that people's decimals do not say is written as a fraction, "2997:125": the slash parts
+// rates.
+std::string rateWord(FrameRate rate) {
+    const auto word = print(rate);
+    const auto back = parseFrameRate(word);
+    if (back && *back == rate)
+        return word;
+    const auto exact = rate.perSecond;
+    return std::to_string(exact.numerator()) + ":" + std::to_string(exact.denominator());
+}
+
+Result<FrameRate> rateFrom(std::string word) {
+    if (const auto colon = word.find(':'); colon != std::string::npos)
+        word[colon] = '/';
+    return parseFrameRate(word);
+}
+
 struct Reader {
     ModeLine line;
     bool framed = false;
@@ -90,7 +107,7 @@ struct Reader {
         std::vector<RateOption> found;
         std::istringstream list(word.substr(0, at));
         for (std::string item; std::getline(list, item, '/');) {
-            const auto rate = parseFrameRate(item);
+            const auto rate = rateFrom(item);
             const auto same = [&](const RateOption& other) { return other.rate == *rate; };
             if (!rate || std::any_of(line.rates.begin(), line.rates.end(), same) ||
                 std::any_of(found.begin(), found.end(), same))
@@ -305,9 +322,9 @@ std::string lineOf(const Camera& camera, const RecordingMode& mode) {
         add(chromaWord(codec->chroma));
     }
     for (std::size_t i = 0; i < mode.rates.size(); ++i) {
-        std::string rates = print(mode.rates[i].rate);
+        std::string rates = rateWord(mode.rates[i].rate);
         while (i + 1 < mode.rates.size() && mode.rates[i + 1].bitRate == mode.rates[i].bitRate)
-            rates += "/" + print(mode.rates[++i].rate);
+            rates += "/" + rateWord(mode.rates[++i].rate);
         add(rates + "@" + exact(mode.rates[i].bitRate.value() / 1e6));
     }
     if (crop.value() > 1.005)

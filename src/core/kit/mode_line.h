@@ -27,7 +27,8 @@ struct ModeLine {
 };
 
 /// Words in any order: a name in quotes; a frame size; `raw`, `intra` or `long`; `8-bit` to
-/// `16-bit`; `4:2:0`, `4:2:2`, `4:4:4`; rates `24/25@100` (all at 100 Mb/s); `crop1.5`; `mute`;
+/// `16-bit`; `4:2:0`, `4:2:2`, `4:4:4`; rates `24/25@100` (all at 100 Mb/s, fractions
+/// as `2997:125@100`); `crop1.5`; `mute`;
 /// `mf`; `external`; `clip29:59`; `heat20min@35C`; `off1-120`; `sensorrate`. A size and one rate
 /// with its bit rate are needed. The piece that cannot be read is in `got`.
 [[nodiscard]] Result<ModeLine> parseModeLine(std::string_view text);

@@ -1,8 +1,7 @@
 #pragma once
 
+#include "core/base/keep_going.h"
 #include "core/schedule/carriers.h"
-
-#include <functional>
 
 /// Which carrier goes where: a search that keeps uninterruptible recordings whole first, loses as
 /// little as it can, and then changes as seldom as possible.
@@ -68,13 +67,9 @@ struct CarrierPlan {
     friend bool operator==(const CarrierPlan&, const CarrierPlan&) = default;
 };
 
-/// Told from time to time, with the share of the effort spent, [0, 1]; false stops the search,
-/// which then gives the best it has.
-using KeepGoing = std::function<bool(double done)>;
-
 struct PlanEffort {
     long looks = 150'000; ///< states looked at before it stops; the first plan is always finished
-    KeepGoing keepGoing;
+    KeepGoing keepGoing;  ///< told the share of the effort spent; false gives the best it has
 };
 
 /// The best plan found; the same problem gives the same plan. It goes through the demands in the

@@ -58,6 +58,18 @@ TEST(ModeLine, WhatIsWrittenReadsBackTheSame) {
     }
 }
 
+TEST(ModeLine, RatesThatDecimalsDoNotSayAreFractions) {
+    Camera camera = body();
+    addMode(camera, *parseModeLine("UHD long 8-bit 4:2:0 23.976/2997:125/24@100"));
+    const auto& rates = camera.modes[0].rates;
+    ASSERT_EQ(rates.size(), 3u);
+    EXPECT_EQ(rates[0].rate, (FrameRate{Rational(24000, 1001)}));
+    EXPECT_EQ(rates[1].rate, (FrameRate{Rational(2997, 125)}));
+    const auto line = lineOf(camera, camera.modes[0]);
+    EXPECT_NE(line.find("23.976/2997:125/24@100"), std::string::npos) << line;
+    EXPECT_EQ(parseModeLine(line)->rates, rates);
+}
+
 TEST(ModeLine, WhatCannotBeReadIsNamed) {
     const struct {
         const char* text;

@@ -169,12 +169,22 @@ void LutDialog::check(const QString& path) {
     const auto lut = io::lutOf(m_shoot, m_setup, fromQt(look()));
     if (!lut)
         return;
-    std::vector<std::array<double, 3>> signalsIn;
+    io::Colours signalsIn;
     for (int i = 0; i < m_table->rowCount(); ++i) {
         const double signal = m_table->item(i, Computed)->data(Qt::UserRole).toDouble();
         signalsIn.push_back({signal, signal, signal});
     }
-    const auto through = io::throughTransform(path.toStdString(), signalsIn);
+    m_verdict->setText(tr("Reading %1 ...").arg(QFileInfo(path).fileName()));
+    m_reading.start([this, path, lut = *lut, in = std::move(signalsIn)](const auto& control) {
+        auto through = io::throughTransform(path.toStdString(), in, control.keepGoing());
+        return [this, path, lut, in, through = std::move(through)] {
+            showCheck(path, lut, in, through);
+        };
+    });
+}
+
+void LutDialog::showCheck(const QString& path, const RatingLut& lut, const io::Colours& in,
+                          const Result<io::Colours>& through) {
     if (!through) {
         m_checked.clear();
         m_verdict->setText(messageOf(through.error()));
@@ -185,7 +195,7 @@ void LutDialog::check(const QString& path) {
     for (int i = 0; i < m_table->rowCount(); ++i) {
         const auto row = static_cast<std::size_t>(i);
         const double seen = (*through)[row][1];
-        const double miss = std::abs(seen - apply(*lut, signalsIn[row])[1]);
+        const double miss = std::abs(seen - apply(lut, in[row])[1]);
         worst = std::max(worst, miss);
         auto* item = cell(percent(seen) + (miss > kSame ? tr("  differs") : QString()));
         m_table->setItem(i, FromFile, item);

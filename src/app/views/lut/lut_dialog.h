@@ -1,6 +1,8 @@
 #pragma once
 
+#include "app/document/background_job.h"
 #include "io/lut_file.h"
+#include "io/transform_file.h"
 
 #include <QDialog>
 
@@ -20,8 +22,9 @@ class LutDialog : public QDialog {
 public:
     LutDialog(const Shoot& shoot, const Setup& setup, QWidget* parent = nullptr);
 
-    /// Reads a LUT file and puts its values beside the computed ones.
+    /// Reads a LUT file, without stopping the window, and puts its values beside the computed ones.
     void check(const QString& path);
+    void settle() { m_reading.settle(); }  ///< waits for that: for tests
     [[nodiscard]] QString verdict() const; ///< of the last check: "agrees to 0.02 %"
     [[nodiscard]] io::LutFormat format() const;
     [[nodiscard]] QString look() const; ///< id of the recipe; empty for the plain display
@@ -35,6 +38,8 @@ signals:
 private:
     void fill();
     void write();
+    void showCheck(const QString& path, const RatingLut& lut, const io::Colours& in,
+                   const Result<io::Colours>& through);
 
     const Shoot& m_shoot;
     const Setup& m_setup;
@@ -44,6 +49,7 @@ private:
     QLabel* m_verdict;
     QString m_checked; ///< path of the file last checked
     std::function<QString(bool)> m_ask;
+    BackgroundJob m_reading;
 };
 
 } // namespace bslate::app

@@ -95,18 +95,31 @@ void ImportDialog::build() {
 void ImportDialog::readFile(const QString& path) {
     m_path = path;
     m_name->setText(QFileInfo(path).completeBaseName());
-    if (path.endsWith(QStringLiteral(".ocio"), Qt::CaseInsensitive)) {
-        const auto spaces = io::colourSpacesOf(path.toStdString());
-        if (!spaces) {
-            m_finding->setText(messageOf(spaces.error()));
-            return;
-        }
-        m_filling = true;
-        for (const auto& space : *spaces)
-            m_space->addItem(toQt(space));
-        m_filling = false;
-        static_cast<QFormLayout*>(layout()->itemAt(0)->layout())->setRowVisible(m_space, true);
+    if (!path.endsWith(QStringLiteral(".ocio"), Qt::CaseInsensitive))
+        return readAgain();
+    waitFor(QFileInfo(path).fileName());
+    m_reading.start([this, file = path.toStdString()](const auto& control) {
+        return
+            [this, spaces = io::colourSpacesOf(file, control.keepGoing())] { showSpaces(spaces); };
+    });
+}
+
+// Until it is read, there is nothing to add.
+void ImportDialog::waitFor(const QString& what) {
+    m_ok->setEnabled(false);
+    m_finding->setText(tr("Reading %1 ... Cancel stops it.").arg(what));
+}
+
+void ImportDialog::showSpaces(const Result<std::vector<std::string>>& spaces) {
+    if (!spaces) {
+        m_finding->setText(messageOf(spaces.error()));
+        return;
     }
+    m_filling = true;
+    for (const auto& space : *spaces)
+        m_space->addItem(toQt(space));
+    m_filling = false;
+    static_cast<QFormLayout*>(layout()->itemAt(0)->layout())->setRowVisible(m_space, true);
     readAgain();
 }
 
@@ -145,15 +158,22 @@ std::optional<io::ImportOptions> ImportDialog::options() {
 void ImportDialog::readAgain() {
     if (m_filling)
         return;
-    const WaitCursor wait;
     if (m_path.isEmpty()) {
+        const WaitCursor wait;
         const auto index = static_cast<std::size_t>(m_library->currentData().toInt());
         m_name->setText(m_library->currentText());
         show(io::importBuiltIn(index));
         return;
     }
-    if (const auto wish = options())
-        show(io::importTransform(m_path.toStdString(), *wish));
+    const auto wish = options();
+    if (!wish)
+        return m_reading.stop();
+    waitFor(QFileInfo(m_path).fileName());
+    m_reading.start([this, file = m_path.toStdString(), wish = *wish](const auto& control) {
+        return [this, imported = io::importTransform(file, wish, control.keepGoing())] {
+            show(imported);
+        };
+    });
 }
 
 void ImportDialog::show(Result<io::ImportedTransform> imported) {

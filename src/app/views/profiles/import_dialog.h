@@ -1,5 +1,6 @@
 #pragma once
 
+#include "app/document/background_job.h"
 #include "app/style/style.h"
 #include "core/kit/kit.h"
 #include "io/transform_file.h"
@@ -25,8 +26,9 @@ class ImportDialog : public QDialog {
 public:
     ImportDialog(const Kit& kit, const Style& style, QWidget* parent = nullptr);
 
-    /// Reads a file; what is wrong with it is shown in the dialog.
+    /// Reads a file, without stopping the window; what is wrong with it is shown in the dialog.
     void readFile(const QString& path);
+    void settle() { m_reading.settle(); } ///< waits for that: for tests
     /// Fills the list of what the library knows and lets one be chosen.
     void useLibrary();
 
@@ -37,6 +39,8 @@ public:
 private:
     void build();
     void readAgain();
+    void waitFor(const QString& what);
+    void showSpaces(const Result<std::vector<std::string>>& spaces);
     void show(Result<io::ImportedTransform> imported);
     [[nodiscard]] std::optional<io::ImportOptions> options();
 
@@ -54,6 +58,7 @@ private:
     CurvePicture* m_picture;
     QPushButton* m_ok = nullptr;
     bool m_filling = false;
+    BackgroundJob m_reading;
 };
 
 } // namespace bslate::app

@@ -1,0 +1,39 @@
+#pragma once
+
+#include "core/base/keep_going.h"
+#include "core/base/result.h"
+
+#include <chrono>
+#include <cstddef>
+#include <filesystem>
+#include <string>
+#include <vector>
+
+/// Programs of our own that open files of others, so that what a decoder does to memory and time
+/// ends there. Private to io.
+namespace bslate::io {
+
+struct HelperLimits {
+    std::size_t memory = std::size_t(2) << 30; ///< bytes of address space, set by the helper itself
+    std::chrono::milliseconds time{20'000};    ///< on the wall and on the processor
+    std::size_t answer = std::size_t(64) << 20; ///< bytes it may send
+};
+
+/// Beside the running program, in `../libexec/bright-slate` from there, or where a build puts it.
+/// Fails with FileUnreadable when it is nowhere.
+[[nodiscard]] Result<std::filesystem::path> findHelper(const std::string& name);
+
+/// Runs a program with `request` on its standard input and gives what it wrote to its standard
+/// output before it ended with 0. Its standard error goes nowhere. Fails with Stopped, and with
+/// OutOfRange when it was ended by a limit, a signal or itself; it does not outlive the call.
+[[nodiscard]] Result<std::string> runHelper(const std::filesystem::path& program,
+                                            const std::vector<std::string>& arguments,
+                                            const std::string& request, const HelperLimits& limits,
+                                            const KeepGoing& keepGoing = {});
+
+/// The helper's own side: from here on this process writes no files, starts nothing that outlives
+/// its parent, and ends itself over `memory` bytes or `seconds` of processor time. Memory is not
+/// limited under sanitizers, which reserve terabytes.
+void limitThisProcess(std::size_t memory, unsigned seconds);
+
+} // namespace bslate::io

@@ -1,0 +1,19 @@
+"""What was tried and what was bad, and where things are."""
+import os
+
+HERE = os.path.dirname(os.path.abspath(__file__))
+ROOT = os.path.dirname(os.path.dirname(HERE))
+DEMO = os.path.join(ROOT, "data/demo/slack-water.bslate")
+KIT = os.path.join(ROOT, "data/demo/slack-water.bskit.json")
+HANG = 2.0  # seconds
+
+
+class Tally:
+    def __init__(self):
+        self.faults, self.kills, self.documents, self.judged, self.rounds = 0, 0, 0, 0, 0
+        self.bad = []
+        self.slowest, self.slowest_step, self.lost = 0.0, 0.0, 0.0
+
+    def note(self, what):
+        self.bad.append(what)
+        print("BAD:", what, flush=True)

@@ -1,0 +1,164 @@
+// The real window, offscreen, driven by lines on standard input, one answer a line: what
+// tests/faults/run breaks things around. Settings and autosaves of shoots without a file live in
+// the folder given.
+//   faults_window FOLDER
+#include "app/document/text.h"
+#include "app/shell/main_window.h"
+#include "app/shell/notice_bar.h"
+#include "app/style/plain_text.h"
+#include "app/style/style.h"
+#include "app/widgets/painted_access.h"
+
+#include <QAccessible>
+#include <QApplication>
+#include <QElapsedTimer>
+#include <QPushButton>
+#include <QSettings>
+#include <QTest>
+
+#include <iostream>
+#include <string>
+
+namespace {
+
+using namespace bslate::app;
+
+class Driver {
+public:
+    explicit Driver(const QString& folder)
+        : m_settings(folder + QStringLiteral("/settings.ini"), QSettings::IniFormat)
+        , m_window(m_style, m_settings, folder) {
+        m_window.setAskToSave([] { return MainWindow::Answer::Discard; });
+        m_window.setAskOver([](const QString&) { return MainWindow::Over::Cancel; });
+        QObject::connect(&m_window.files(), &FileKeeper::autosaved, &m_window,
+                         [this] { ++m_autosaved; });
+        QObject::connect(&m_window.files(), &FileKeeper::waitingForDisk, &m_window,
+                         [this] { ++m_waited; });
+        m_window.resize(1280, 800);
+        m_window.files().startNew();
+        m_window.show();
+        QTest::qWait(1);
+    }
+
+    QString does(const QString& verb, const QString& rest) {
+        if (verb == QLatin1String("open"))
+            m_window.openPath(rest);
+        else if (verb == QLatin1String("add"))
+            add(rest);
+        else if (verb == QLatin1String("save"))
+            return m_window.save() ? QStringLiteral("saved %1").arg(m_waited) : told();
+        else if (verb == QLatin1String("autosaved"))
+            return waitForAutosave(rest.toInt());
+        else if (verb == QLatin1String("undo"))
+            m_window.document().undoStack().undo();
+        else if (verb == QLatin1String("look"))
+            m_window.lookAtDisk();
+        else if (verb == QLatin1String("answer"))
+            return answer(rest);
+        else if (verb == QLatin1String("fault"))
+            fault(rest.split(QLatin1Char(' ')));
+        else if (verb == QLatin1String("walk"))
+            return walk();
+        else if (verb != QLatin1String("numbers"))
+            return QStringLiteral("unknown");
+        return numbers();
+    }
+
+private:
+    QString told() { return QStringLiteral("told ") + m_window.notice().message(); }
+
+    // By key, as a person does it; then named, to be found again.
+    void add(const QString& number) {
+        QTest::keyClick(&m_window, Qt::Key_N, Qt::ControlModifier | Qt::ShiftModifier);
+        bslate::Shoot shoot = m_window.document().shoot();
+        if (shoot.setups.empty())
+            return;
+        shoot.setups.back().number = fromQt(number);
+        m_window.document().edit(QStringLiteral("number"), std::move(shoot));
+    }
+
+    QString numbers() {
+        QStringList list;
+        for (const auto& setup : m_window.document().shoot().setups)
+            list.append(toQt(setup.number));
+        return list.join(QLatin1Char(' ')) + QLatin1Char('|') + m_window.notice().question();
+    }
+
+    QString waitForAutosave(int count) {
+        for (int i = 0; i < 100 && m_autosaved < count; ++i)
+            QTest::qWait(50);
+        return QString::number(m_autosaved) + QLatin1Char('|') + m_window.notice().message();
+    }
+
+    QString answer(const QString& text) {
+        for (auto* button : m_window.notice().findChildren<QPushButton*>())
+            if (button->isVisible() && button->text() == text) {
+                button->click();
+                return numbers();
+            }
+        return QStringLiteral("no such answer");
+    }
+
+    // Calls are counted from here on.
+    static void fault(const QStringList& words) {
+        qputenv("BSLATE_FAULT_AT", words.value(1).toUtf8());
+        qputenv("BSLATE_FAULT_HOW", words.value(2).toUtf8());
+        qputenv("BSLATE_FAULT_CALL", words.value(0).toUtf8());
+    }
+
+    // Every step, judged, planned and painted, and heard by somebody who does not see it.
+    QString walk() {
+        QElapsedTimer clock;
+        qint64 slowest = 0;
+        for (int step = MainWindow::Brief; step <= MainWindow::Media; ++step) {
+            clock.start();
+            m_window.showStep(step);
+            m_window.planner().settle();
+            m_window.grab();
+            listen(QAccessible::queryAccessibleInterface(&m_window), 0);
+            slowest = std::max(slowest, clock.elapsed());
+        }
+        return QString::number(slowest) + QLatin1Char('|') + told();
+    }
+
+    static void listen(QAccessibleInterface* node, int depth) {
+        if (!node || depth > 40)
+            return;
+        node->text(QAccessible::Name);
+        for (int i = 0; i < node->childCount(); ++i)
+            listen(node->child(i), depth + 1);
+    }
+
+    Style m_style;
+    QSettings m_settings;
+    MainWindow m_window;
+    int m_autosaved = 0;
+    int m_waited = 0; ///< how often the window said that the disk is slow
+};
+
+} // namespace
+
+int main(int argc, char** argv) {
+    qputenv("QT_QPA_PLATFORM", "offscreen");
+    QApplication application(argc, argv);
+    if (argc != 2)
+        return 2;
+    Style style;
+    style.loadFonts();
+    style.applyTo(application);
+    installPaintedAccess();
+    installPlainText(application);
+    Driver driver(QString::fromLocal8Bit(argv[1]));
+    for (std::string line; std::getline(std::cin, line);) {
+        const QString text = QString::fromStdString(line);
+        const auto space = text.indexOf(QLatin1Char(' '));
+        const QString verb = text.left(space < 0 ? text.size() : space);
+        if (verb == QLatin1String("quit"))
+            break;
+        QString answer = driver.does(verb, space < 0 ? QString() : text.mid(space + 1));
+        answer.replace(QLatin1Char('\n'), QLatin1Char(' '));
+        std::cout << answer.toStdString() << std::endl;
+        QTest::qWait(1);
+    }
+    return 0;
+}
