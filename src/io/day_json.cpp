@@ -127,6 +127,12 @@ ShootDay dayFrom(const Json& json, const std::string& place, ReadState& state) {
     if (day.takes.size() > kMostTakes)
         node.fail(ErrorCode::OutOfRange, "takes", std::to_string(day.takes.size()),
                   "at most " + std::to_string(kMostTakes) + " takes a day");
+    std::size_t rolls = 0;
+    for (const auto& take : day.takes)
+        rolls += take.setups.size();
+    if (rolls > kMostRolls)
+        node.fail(ErrorCode::OutOfRange, "takes", std::to_string(rolls),
+                  "at most " + std::to_string(kMostRolls) + " setups in all takes of a day");
     checkIds(day.takes, "takes", node);
     if (node.has("failures"))
         day.failures =

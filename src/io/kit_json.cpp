@@ -7,6 +7,8 @@
 #include "io/files.h"
 #include "io/kit_nodes.h"
 
+#include <numeric>
+
 namespace bslate::io {
 
 Filter filterFrom(const Json& json, const std::string& place, ReadState& state, bool builtIn) {
@@ -81,6 +83,18 @@ void dropDanglingProfiles(Kit& kit) {
 
 } // namespace
 
+namespace {
+// Days are planned with every single one.
+template<class Kinds>
+void checkUnits(ObjectReader& node, const char* key, const Kinds& kinds) {
+    const int count = std::accumulate(kinds.begin(), kinds.end(), 0,
+                                      [](int sum, const auto& kind) { return sum + kind.count; });
+    if (count > kMostUnits)
+        node.fail(ErrorCode::OutOfRange, key, std::to_string(count),
+                  "at most " + std::to_string(kMostUnits) + " of all kinds together");
+}
+} // namespace
+
 Kit kitFrom(ObjectReader& node) {
     auto& state = node.state();
     Kit kit;
@@ -106,6 +120,8 @@ Kit kitFrom(ObjectReader& node) {
         "batteries",
         [&](const Json& item, const std::string& at) { return batteryFrom(item, at, state); },
         kMostKinds);
+    checkUnits(node, "cards", kit.cards);
+    checkUnits(node, "batteries", kit.batteries);
     readStation(node, kit);
     kit.recipes = node.list<Recipe>("recipes", [&](const Json& item, const std::string& at) {
         return recipeFrom(item, at, state);

@@ -1,5 +1,6 @@
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
+#include "core/schedule/carriers.h"
 #include "io/kit_nodes.h"
 
 namespace bslate::io {
@@ -24,7 +25,7 @@ MemoryCard cardFrom(const Json& json, const std::string& place, ReadState& state
     card.usable = node.numberOr("usable", 0.01, 1, 1);
     if (node.has("read"))
         card.read = node.quantity("read", parseDataRate);
-    card.count = node.wholeOr("count", 0, 10000, 1);
+    card.count = node.wholeOr("count", 0, kMostUnits, 1);
     card.extra = node.extra();
     const auto known = findSpeedClass(card.speedClass);
     if (!state.error && (!known || known->name != card.speedClass))
@@ -59,7 +60,7 @@ Battery batteryFrom(const Json& json, const std::string& place, ReadState& state
     battery.energy = node.quantity("energy", parseWattHours);
     battery.usable = node.numberOr("usable", 0.01, 1, 1);
     battery.health = node.numberOr("health", 0.01, 1, 1);
-    battery.count = node.wholeOr("count", 0, 10000, 1);
+    battery.count = node.wholeOr("count", 0, kMostUnits, 1);
     battery.extra = node.extra();
     return battery;
 }

@@ -44,6 +44,23 @@ struct Refused {
     const char* says; ///< what was typed, or what is expected instead
 };
 
+TEST(CliSilence, AKitElsewhereIsNotReadUnasked) {
+    const TemporaryFolder folder;
+    std::filesystem::create_directory(folder / "show");
+    auto json = nlohmann::ordered_json::parse(sample::slurp(kShoot));
+    json["kit"] = "../far.bskit.json";
+    sample::spit(folder / "show/a.bslate", json.dump());
+    std::filesystem::copy_file(kKit, folder / "far.bskit.json");
+    const auto shoot = (folder / "show/a.bslate").string();
+    for (const auto& verb : {"check", "day", "validate"}) {
+        const auto refused = ran({verb, shoot});
+        EXPECT_EQ(refused.code, 2) << verb;
+        EXPECT_NE(refused.err.find("../far.bskit.json"), std::string::npos) << refused.err;
+        EXPECT_NE(refused.err.find("--kit-elsewhere"), std::string::npos) << refused.err;
+        EXPECT_NE(ran({verb, shoot, "--kit-elsewhere"}).code, 2) << verb;
+    }
+}
+
 TEST(CliSilence, RefusesWhatCannotBeMeant) {
     const TemporaryFolder folder;
     const auto file = [&](const char* name) { return (folder / name).string(); };

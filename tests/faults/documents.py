@@ -7,7 +7,7 @@ import subprocess
 import tempfile
 import time
 
-from tally import DEMO, HANG, KIT
+from tally import DEMO, HANG, KIT, LONGEST
 
 
 class Documents:
@@ -15,7 +15,7 @@ class Documents:
         self.tally, self.bslate, self.window = tally, bslate, window
         self.judged = []
 
-    def run_document(self, path, what):
+    def run_document(self, path, what, hang=HANG):
         for verb in (["validate"], ["check"], ["day"]):
             began = time.monotonic()
             try:
@@ -25,8 +25,9 @@ class Documents:
                 self.tally.note(f"{what}: {verb[0]} did not end in 30 s")
                 return False
             took = time.monotonic() - began
-            self.tally.slowest = max(self.tally.slowest, took)
-            if took > HANG:
+            if hang == HANG:
+                self.tally.slowest = max(self.tally.slowest, took)
+            if took > hang:
                 self.tally.note(f"{what}: {verb[0]} took {took:.1f} s")
             if done.returncode not in (0, 1, 2):
                 self.tally.note(f"{what}: {verb[0]} ended with {done.returncode}: "
@@ -36,9 +37,22 @@ class Documents:
         self.tally.judged += 1
         return True
 
+    def extremes(self):
+        """As large as `validate` lets them be: many small cards, many takes, many cameras."""
+        with tempfile.TemporaryDirectory() as folder:
+            for what, shoot in (("cards", many_cards(whole_demo())),
+                                ("takes", many_takes(many_cards(whole_demo()))),
+                                ("cameras", many_cameras(many_cards(whole_demo())))):
+                path = os.path.join(folder, f"many-{what}.bslate")
+                with open(path, "w") as file:
+                    json.dump(shoot, file)
+                before = self.tally.judged
+                self.run_document(path, f"many {what}", LONGEST)
+                if self.tally.judged == before:
+                    self.tally.note(f"many {what}: was refused, and is to be planned")
+
     def mutated(self, rounds, rng, keep):
-        shoot = json.load(open(DEMO))
-        shoot["kit"] = json.load(open(KIT))
+        shoot = whole_demo()
         with tempfile.TemporaryDirectory() as folder:
             path = os.path.join(folder, "m.bslate")
             for number in range(rounds):
@@ -59,6 +73,45 @@ class Documents:
                 if len(self.tally.bad) > before and keep:
                     shutil.copy(path, os.path.join(keep, f"bad-{number}.bslate"))
             self.window.documents_through(self.judged, HANG)
+
+
+def whole_demo():
+    shoot = json.load(open(DEMO))
+    shoot["kit"] = json.load(open(KIT))
+    return shoot
+
+
+def many_cards(shoot):
+    cards = shoot["kit"]["cards"]
+    shoot["kit"]["cards"] = [dict(cards[n % len(cards)], id=f"c{n}", count=15, capacity=f"{10 + n} MB")
+                             for n in range(64)]
+    for day in shoot["plan"]:
+        day.pop("failures", None)
+        for take in day["takes"]:
+            take.pop("cards", None)
+    return shoot
+
+
+def one_day(shoot, takes, setups, length):
+    day = shoot["plan"][0]
+    plain = {key: value for key, value in day["takes"][0].items()
+             if key not in ("cards", "ran", "began", "at")}
+    day["takes"] = [dict(plain, id=f"t{n}", setups=setups, length=length) for n in range(takes)]
+    shoot["plan"] = [day]
+    return shoot
+
+
+def many_takes(shoot):
+    return one_day(shoot, 1000, [shoot["setups"][1]["id"]], "20s")
+
+
+def many_cameras(shoot):
+    camera = shoot["kit"]["cameras"][0]
+    setup = next(item for item in shoot["setups"] if item["camera"] == camera["id"])
+    for n in range(31):
+        shoot["kit"]["cameras"].append(dict(camera, id=f"camera{n}"))
+        shoot["setups"].append(dict(setup, id=f"s{n}", number=f"S{n}", camera=f"camera{n}"))
+    return one_day(shoot, 32, [f"s{n}" for n in range(31)], "10min")
 
 
 def nodes(node, found):

@@ -6,6 +6,7 @@ ROOT = os.path.dirname(os.path.dirname(HERE))
 DEMO = os.path.join(ROOT, "data/demo/slack-water.bslate")
 KIT = os.path.join(ROOT, "data/demo/slack-water.bskit.json")
 HANG = 2.0  # seconds
+LONGEST = 10.0  # for documents as large as they may be, on a machine that does other things too
 
 
 class Tally:

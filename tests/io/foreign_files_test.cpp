@@ -159,6 +159,13 @@ TEST(LargeDocuments, AreRefusedWhereTheyWouldTakeForEver) {
         json["kit"]["cards"].push_back(Json::object());
     EXPECT_EQ(refusal(json).place, "/kit/cards");
     json = plain;
+    auto demo = *loadShoot(sample::root() / "data/demo/slack-water.bslate");
+    demo.kitFile.reset();
+    json = Json::parse(writeShoot(demo));
+    json["kit"]["cards"][0]["count"] = 1000; // and those of the other kinds
+    EXPECT_EQ(refusal(json).place, "/kit/cards");
+    EXPECT_NE(refusal(json).expected.find("1000"), std::string::npos);
+    json = plain;
     for (int i = 0; i < 5001; ++i)
         json["setups"].push_back(Json::object());
     EXPECT_EQ(refusal(json).place, "/setups");

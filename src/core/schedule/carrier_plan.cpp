@@ -9,6 +9,12 @@
 namespace bslate {
 namespace {
 
+constexpr long kLooksOfTheFirstPlan = 10'000; ///< before it is hurried
+constexpr std::size_t kHurriedUnits = 2;      ///< looked at for a bay then
+constexpr std::size_t kUnitsOfALook = 256;    ///< a state of more costs as much as several
+constexpr std::size_t kLanesOfALook = 16;
+constexpr long kWorkOfALook = 500; ///< units; what looking at a choice costs otherwise
+
 struct Step {
     int lane, demand;
 };
@@ -17,7 +23,9 @@ class Search {
 public:
     Search(const CarrierProblem& problem, const PlanEffort& effort, const CarrierPlan* like)
         : m_problem(problem)
-        , m_effort(effort) {
+        , m_effort(effort)
+        , m_tables(problem)
+        , m_tried(m_tables) {
         for (std::size_t lane = 0; lane < problem.lanes.size(); ++lane) {
             m_bounds.emplace_back(problem, problem.lanes[lane]);
             m_wanted.emplace_back(problem.lanes[lane].demands.size(),
@@ -33,15 +41,14 @@ public:
                 if (auto* wanted = wantedOf(use->lane, use->demand);
                     wanted && use->unit < problem.unitCount())
                     (*wanted)[static_cast<std::size_t>(use->bay)] = use->unit;
-        for (std::size_t kind = 0; kind < problem.kinds.size(); ++kind)
-            for (int i = 0; i < problem.kinds[kind].count; ++i)
-                m_kindOf.push_back(static_cast<int>(kind));
         m_trail.resize(m_steps.size());
+        m_weight = 1 + static_cast<long>(m_tables.kindOf.size() / kUnitsOfALook +
+                                         problem.lanes.size() / kLanesOfALook);
     }
 
     CarrierPlan run() {
         CarrierPlan plan;
-        const CarrierState start(m_problem);
+        const CarrierState start(m_tables);
         std::vector<std::size_t> next(m_problem.lanes.size(), 0);
         plan.bound = boundOf(start, next);
         for (long allowed = 0;; allowed = allowed == 0 ? 1 : allowed * 2) {
@@ -50,7 +57,7 @@ public:
             if (m_stopped || !m_cut || m_bestCost == plan.bound)
                 break;
         }
-        CarrierState replay(m_problem);
+        CarrierState replay(m_tables);
         for (std::size_t i = 0; i < m_steps.size(); ++i)
             (void)replay.apply(m_steps[i].lane, m_steps[i].demand, m_best[i], &plan);
         replay.finish(plan);
@@ -63,12 +70,12 @@ public:
 private:
     struct Child {
         CarrierChoice choice;
-        CarrierState state;
         PlanCost promise;
         int strange; ///< bays that differ from the earlier plan
         double size; ///< of what is newly put in
     };
 
+    int kindOf(int unit) const { return m_tables.kindOf[static_cast<std::size_t>(unit)]; }
     const Demand& of(const Step& step) const {
         return m_problem.lanes[static_cast<std::size_t>(step.lane)]
             .demands[static_cast<std::size_t>(step.demand)];
@@ -88,7 +95,7 @@ private:
             for (std::size_t bay = 0; bay < count; ++bay)
                 if (const int unit = state.unitIn(static_cast<int>(lane), static_cast<int>(bay));
                     unit >= 0)
-                    bays[bay] = {m_kindOf[static_cast<std::size_t>(unit)], state.roomOf(unit)};
+                    bays[bay] = {kindOf(unit), state.roomOf(unit)};
             sum = sum + m_bounds[lane].from(next[lane], {bays.data(), count});
         }
         return sum;
@@ -100,12 +107,13 @@ private:
                                 std::size_t bay) const {
         const auto& demand = of(step);
         const auto ready = [&](int unit) {
-            return (demand.kinds[bay] >> m_kindOf[static_cast<std::size_t>(unit)] & 1) &&
+            return (demand.kinds[bay] >> kindOf(unit) & 1) &&
                    state.isReady(unit, demand.start, demand.end);
         };
         std::vector<int> units;
         if (demand.pinned[bay] >= 0) {
-            if (demand.pinned[bay] < static_cast<int>(m_kindOf.size()) && ready(demand.pinned[bay]))
+            if (demand.pinned[bay] < static_cast<int>(m_tables.kindOf.size()) &&
+                ready(demand.pinned[bay]))
                 units.push_back(demand.pinned[bay]);
             return units;
         }
@@ -113,8 +121,8 @@ private:
                                    [static_cast<std::size_t>(step.demand)][bay];
         std::array<int, kMostKinds> best;
         best.fill(-1);
-        for (int unit = 0; unit < static_cast<int>(m_kindOf.size()); ++unit)
-            if (auto& of = best[static_cast<std::size_t>(m_kindOf[static_cast<std::size_t>(unit)])];
+        for (int unit = 0; unit < static_cast<int>(m_tables.kindOf.size()); ++unit)
+            if (auto& of = best[static_cast<std::size_t>(kindOf(unit))];
                 ready(unit) &&
                 (of < 0 ||
                  (of != wanted && (unit == wanted || state.renewals(unit) < state.renewals(of)))))
@@ -124,9 +132,22 @@ private:
                 units.push_back(unit);
         // What is in it may come back itself, renewed.
         const int there = state.unitIn(step.lane, static_cast<int>(bay));
-        if (there >= 0 && demand.kinds[bay] >> m_kindOf[static_cast<std::size_t>(there)] & 1)
+        if (there >= 0 && demand.kinds[bay] >> kindOf(there) & 1)
             units.push_back(there);
         return units;
+    }
+
+    // The first plan is always finished, however much there is to look at: in the end only what
+    // promises most by its size is.
+    bool isHurried() const {
+        return !m_found && m_looks > std::max(m_effort.looks, kLooksOfTheFirstPlan);
+    }
+    void keepLargest(std::vector<int>& units) const {
+        std::stable_sort(units.begin(), units.end(), [&](int a, int b) {
+            return m_tables.capacity(kindOf(a)) > m_tables.capacity(kindOf(b));
+        });
+        if (units.size() > kHurriedUnits)
+            units.resize(kHurriedUnits);
     }
 
     // Every choice that is possible: leave what is there, or put something into one bay or both.
@@ -136,7 +157,9 @@ private:
             static_cast<std::size_t>(m_problem.lanes[static_cast<std::size_t>(step.lane)].bays);
         if (state.hasGap(step.lane, of(step)))
             for (std::size_t bay = 0; bay < bays; ++bay) {
-                const auto units = candidates(state, step, bay);
+                auto units = candidates(state, step, bay);
+                if (isHurried())
+                    keepLargest(units);
                 const int pinned = of(step).pinned[bay];
                 if (pinned >= 0 && state.unitIn(step.lane, static_cast<int>(bay)) != pinned &&
                     !units.empty())
@@ -164,22 +187,21 @@ private:
     }
 
     std::vector<Child> childrenOf(const CarrierState& state, std::size_t depth,
-                                  const std::vector<std::size_t>& next) const {
+                                  const std::vector<std::size_t>& next) {
         const auto& step = m_steps[depth];
         std::vector<Child> children;
         for (const auto& choice : choices(state, step)) {
-            Child child{choice, state, {}, 0, 0};
-            if (!child.state.apply(step.lane, step.demand, choice, nullptr))
+            m_tried = state;
+            const bool possible = m_tried.apply(step.lane, step.demand, choice, nullptr);
+            m_looks += possible * m_weight + (m_tried.work() - state.work()) / kWorkOfALook;
+            if (!possible)
                 continue;
-            child.promise = child.state.cost() + boundOf(child.state, next);
-            child.strange = strangeness(child.state, step);
+            Child child{choice, m_tried.cost() + boundOf(m_tried, next), strangeness(m_tried, step),
+                        0};
             for (const int unit : choice.put)
                 if (unit >= 0)
-                    child.size += m_problem
-                                      .kinds[static_cast<std::size_t>(
-                                          m_kindOf[static_cast<std::size_t>(unit)])]
-                                      .capacity.value();
-            children.push_back(std::move(child));
+                    child.size += m_tables.capacity(kindOf(unit));
+            children.push_back(child);
         }
         std::stable_sort(children.begin(), children.end(), [](const Child& a, const Child& b) {
             if (a.promise != b.promise)
@@ -203,7 +225,6 @@ private:
         const auto lane = static_cast<std::size_t>(m_steps[depth].lane);
         ++next[lane];
         const auto children = childrenOf(state, depth, next);
-        m_looks += static_cast<long>(children.size());
         long departure = 0;
         for (const auto& child : children) {
             if (m_found && (m_stopped || !(child.promise < m_bestCost)))
@@ -213,7 +234,9 @@ private:
                 break;
             }
             m_trail[depth] = child.choice;
-            descend(depth + 1, child.state, next, allowed - departure);
+            CarrierState after = state;
+            (void)after.apply(m_steps[depth].lane, m_steps[depth].demand, child.choice, nullptr);
+            descend(depth + 1, after, next, allowed - departure);
             departure = 1;
         }
         --next[lane];
@@ -232,9 +255,10 @@ private:
 
     const CarrierProblem& m_problem;
     const PlanEffort& m_effort;
+    CarrierTables m_tables;
+    CarrierState m_tried; ///< where a choice leads, while it is looked at
     std::vector<Step> m_steps;
     std::vector<LaneBound> m_bounds;
-    std::vector<int> m_kindOf;
     std::vector<std::vector<std::array<int, kMostBays>>> m_wanted; ///< by lane and demand
     std::vector<CarrierChoice> m_trail, m_best;
     PlanCost m_bestCost;
@@ -242,6 +266,7 @@ private:
     bool m_stopped = false;
     bool m_cut = false; ///< this round left something out
     long m_looks = 0;
+    long m_weight = 1; ///< looks that a state of this problem's size counts for
     long m_nextTold = 0;
 };
 

@@ -24,51 +24,44 @@ int CarrierProblem::kindOf(int unit) const {
     return kind;
 }
 
-CarrierState::CarrierState(const CarrierProblem& problem)
-    : m_problem(&problem)
-    , m_units(static_cast<std::size_t>(problem.unitCount()), Unit{0, -kNever, 0, false})
-    , m_bays(problem.lanes.size(), {-1, -1})
-    , m_laneEnd(problem.lanes.size(), -kNever)
-    , m_servers(problem.servers.size()) {}
+CarrierState::CarrierState(const CarrierTables& tables)
+    : m_tables(&tables)
+    , m_units(tables.kindOf.size(), Unit{0, -kNever, 0, false})
+    , m_bays(tables.problem.lanes.size(), {-1, -1})
+    , m_laneEnd(tables.problem.lanes.size(), -kNever)
+    , m_servers(tables.problem.servers.size()) {}
 
 int CarrierState::unitIn(int lane, int bay) const {
     return m_bays[static_cast<std::size_t>(lane)][static_cast<std::size_t>(bay)];
 }
 
 double CarrierState::roomOf(int unit) const {
-    const auto& kind = m_problem->kinds[static_cast<std::size_t>(m_problem->kindOf(unit))];
-    return kind.capacity.value() - m_units[static_cast<std::size_t>(unit)].used;
+    return m_tables->capacity(kindOf(unit)) - m_units[static_cast<std::size_t>(unit)].used;
 }
 
 bool CarrierState::isReady(int unit, Seconds time, Seconds end) const {
     const auto& state = m_units[static_cast<std::size_t>(unit)];
-    if (state.inUse || state.from > time.value() + 1e-6)
-        return false;
-    return std::none_of(
-        m_problem->faults.begin(), m_problem->faults.end(),
-        [&](const CarrierFault& fault) { return fault.unit == unit && fault.at < end; });
+    return !state.inUse && state.from <= time.value() + 1e-6 &&
+           m_tables->failsAt[static_cast<std::size_t>(unit)] >= end.value();
 }
 
 bool CarrierState::hasGap(int lane, const Demand& demand) const {
     return demand.start.value() - m_laneEnd[static_cast<std::size_t>(lane)] >=
-           m_problem->change.value() - 1e-6;
+           problem().change.value() - 1e-6;
 }
 
 // Whether what is in the bay may be used for this demand.
 bool CarrierState::holds(int unit, const Demand& demand, std::size_t bay) const {
-    if (unit < 0 || !(demand.kinds[bay] >> m_problem->kindOf(unit) & 1))
-        return false;
-    return std::none_of(
-        m_problem->faults.begin(), m_problem->faults.end(),
-        [&](const CarrierFault& fault) { return fault.unit == unit && fault.at < demand.end; });
+    return unit >= 0 && (demand.kinds[bay] >> kindOf(unit) & 1) &&
+           m_tables->failsAt[static_cast<std::size_t>(unit)] >= demand.end.value();
 }
 
 // Into the first free time of the server that has it back soonest.
 void CarrierState::release(int unit, double time, CarrierPlan* plan, const Demand* by) {
     auto& state = m_units[static_cast<std::size_t>(unit)];
     state.inUse = false;
-    const int kind = m_problem->kindOf(unit);
-    const auto& of = m_problem->kinds[static_cast<std::size_t>(kind)];
+    const int kind = kindOf(unit);
+    const auto& of = problem().kinds[static_cast<std::size_t>(kind)];
     if (state.used <= 0) {
         state.from = time;
         return;
@@ -77,7 +70,7 @@ void CarrierState::release(int unit, double time, CarrierPlan* plan, const Deman
     int best = -1;
     Busy slot{0, kNever};
     for (std::size_t s = 0; s < m_servers.size(); ++s) {
-        const auto& server = m_problem->servers[s];
+        const auto& server = problem().servers[s];
         if (!(server.kinds >> kind & 1))
             continue;
         const Seconds full =
@@ -96,11 +89,8 @@ void CarrierState::release(int unit, double time, CarrierPlan* plan, const Deman
     }
     state.from = kNever;
     // Out and renewed before it fails. One that had to go because it will fail was still in there.
-    const auto spoils = [&](const CarrierFault& fault) {
-        return fault.unit == unit && (fault.at.value() < slot.end || (by && fault.at < by->end));
-    };
-    const bool broken = std::any_of(m_problem->faults.begin(), m_problem->faults.end(), spoils);
-    if (best < 0 || broken)
+    const double failsAt = m_tables->failsAt[static_cast<std::size_t>(unit)];
+    if (best < 0 || failsAt < slot.end || (by && failsAt < by->end.value()))
         return;
     auto& busy = m_servers[static_cast<std::size_t>(best)];
     busy.insert(std::upper_bound(busy.begin(), busy.end(), slot,
@@ -121,23 +111,28 @@ void CarrierState::note(CarrierPlan* plan, const CarrierUse& use) const {
 
 // The unit to go on with in the middle of a demand: the largest that is at hand. One that would be
 // used up again before somebody has changed it is none.
-int CarrierState::readyInside(const Demand& demand, std::size_t bay, double left) const {
+int CarrierState::readyInside(const Demand& demand, std::size_t bay, double left) {
     const double length = (demand.end - demand.start).value();
     const double time = demand.end.value() - left / demand.amount.value() * length;
-    const double least = std::min(left, demand.amount.value() / length * m_problem->change.value());
-    int best = -1;
-    for (int unit = 0; unit < static_cast<int>(m_units.size()); ++unit)
-        if ((demand.kinds[bay] >> m_problem->kindOf(unit) & 1) &&
-            m_units[static_cast<std::size_t>(unit)].used <= 0 &&
-            isReady(unit, Seconds(time), demand.end) && roomOf(unit) >= least * (1 - kSlack) &&
-            (best < 0 || roomOf(unit) > roomOf(best) * (1 + kSlack)))
-            best = unit;
-    return best;
+    const double least =
+        std::min(left, demand.amount.value() / length * problem().change.value()) * (1 - kSlack);
+    for (const int kind : m_tables->bySize) {
+        if (m_tables->capacity(kind) < least)
+            break;
+        if (!(demand.kinds[bay] >> kind & 1))
+            continue;
+        const auto* first = &m_tables->firstUnit[static_cast<std::size_t>(kind)];
+        for (int unit = first[0]; unit < first[1]; ++unit, ++m_work)
+            if (m_units[static_cast<std::size_t>(unit)].used <= 0 &&
+                isReady(unit, Seconds(time), demand.end))
+                return unit;
+    }
+    return -1;
 }
 
 // Fills what is in the bays, the one in use first; gives what did not fit.
 double CarrierState::fill(int lane, int index, double amount, CarrierPlan* plan) {
-    const auto& of = m_problem->lanes[static_cast<std::size_t>(lane)];
+    const auto& of = problem().lanes[static_cast<std::size_t>(lane)];
     const auto& demand = of.demands[static_cast<std::size_t>(index)];
     auto& bays = m_bays[static_cast<std::size_t>(lane)];
     std::array<std::size_t, kMostBays> order{0, 1};
@@ -168,7 +163,7 @@ double CarrierState::fill(int lane, int index, double amount, CarrierPlan* plan)
 }
 
 bool CarrierState::apply(int lane, int index, const CarrierChoice& choice, CarrierPlan* plan) {
-    const auto& of = m_problem->lanes[static_cast<std::size_t>(lane)];
+    const auto& of = problem().lanes[static_cast<std::size_t>(lane)];
     const auto& demand = of.demands[static_cast<std::size_t>(index)];
     auto& bays = m_bays[static_cast<std::size_t>(lane)];
     const double laneEnd = m_laneEnd[static_cast<std::size_t>(lane)];
@@ -224,13 +219,13 @@ bool CarrierState::apply(int lane, int index, const CarrierChoice& choice, Carri
 }
 
 void CarrierState::noteReserve(int lane, int index, CarrierPlan* plan) {
-    const auto& of = m_problem->lanes[static_cast<std::size_t>(lane)];
+    const auto& of = problem().lanes[static_cast<std::size_t>(lane)];
     const auto& demand = of.demands[static_cast<std::size_t>(index)];
     double spare = 0;
     for (std::size_t bay = 0; bay < static_cast<std::size_t>(of.bays); ++bay)
         if (const int unit = m_bays[static_cast<std::size_t>(lane)][bay]; holds(unit, demand, bay))
             spare += roomOf(unit);
-    if (spare >= demand.amount.value() * m_problem->reserve - demand.amount.value() * kSlack)
+    if (spare >= demand.amount.value() * problem().reserve - demand.amount.value() * kSlack)
         return;
     ++m_cost.tight;
     if (plan)

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/schedule/carrier_plan.h"
+#include "core/schedule/carrier_tables.h"
 
 #include <array>
 #include <span>
@@ -17,7 +18,7 @@ struct CarrierChoice {
 
 class CarrierState {
 public:
-    explicit CarrierState(const CarrierProblem& problem);
+    explicit CarrierState(const CarrierTables& tables);
 
     [[nodiscard]] const PlanCost& cost() const { return m_cost; }
     /// The unit in a bay, -1 for none, and what is left in it.
@@ -39,6 +40,9 @@ public:
     /// happens. False when a unit is not back in time; the state is then of no use.
     bool apply(int lane, int demand, const CarrierChoice& choice, CarrierPlan* plan);
 
+    /// Units looked at since the search began, a measure of what it has cost to get here.
+    [[nodiscard]] long work() const { return m_work; }
+
     /// Takes everything out at the end of the day and renews it.
     void finish(CarrierPlan& plan);
 
@@ -57,17 +61,23 @@ private:
     void release(int unit, double time, CarrierPlan* plan, const Demand* by);
     void note(CarrierPlan* plan, const CarrierUse& use) const;
     [[nodiscard]] bool holds(int unit, const Demand& demand, std::size_t bay) const;
-    [[nodiscard]] int readyInside(const Demand& demand, std::size_t bay, double left) const;
+    [[nodiscard]] int readyInside(const Demand& demand, std::size_t bay, double left);
     double fill(int lane, int demand, double amount, CarrierPlan* plan);
     void noteReserve(int lane, int demand, CarrierPlan* plan);
 
-    const CarrierProblem* m_problem;
+    [[nodiscard]] const CarrierProblem& problem() const { return m_tables->problem; }
+    [[nodiscard]] int kindOf(int unit) const {
+        return m_tables->kindOf[static_cast<std::size_t>(unit)];
+    }
+
+    const CarrierTables* m_tables;
     std::vector<Unit> m_units;
     std::vector<std::array<int, kMostBays>> m_bays;
     std::vector<double> m_laneEnd; ///< of its last demand; minus infinity before the first
     std::vector<std::vector<Busy>> m_servers;
     std::array<bool, kMostBays> m_put{}; ///< during apply(): changed for this demand
     PlanCost m_cost;
+    long m_work = 0;
 };
 
 } // namespace bslate

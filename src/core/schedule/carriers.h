@@ -24,6 +24,7 @@ using Fill = Quantity<tag::Fill>; ///< what a carrier holds or gives
 /// Bit k stands for kind k.
 using KindSet = std::uint64_t;
 inline constexpr std::size_t kMostKinds = 64;
+inline constexpr int kMostUnits = 1000;
 
 /// Carriers that are alike.
 struct CarrierKind {
@@ -80,7 +81,7 @@ struct CarrierProblem {
     Seconds change{60}; ///< a gap shorter than this has no time for a change
     double reserve = 0; ///< to be left after a whole demand, as a share of its amount; >= 0
 
-    [[nodiscard]] int unitCount() const;
+    [[nodiscard]] int unitCount() const;      ///< at most kMostUnits, for plans within a second
     [[nodiscard]] int kindOf(int unit) const; ///< precondition: 0 <= unit < unitCount()
     friend bool operator==(const CarrierProblem&, const CarrierProblem&) = default;
 };

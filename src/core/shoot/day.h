@@ -64,6 +64,7 @@ inline constexpr std::size_t kMostCameras = 32;
 inline constexpr std::size_t kMostFailures = 200;
 /// More takes than this in a day are refused.
 inline constexpr std::size_t kMostTakes = 2000;
+inline constexpr std::size_t kMostRolls = 1000; ///< setups of all takes of a day
 
 struct ShootDay {
     int number = 1;

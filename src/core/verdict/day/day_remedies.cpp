@@ -11,15 +11,17 @@ namespace {
 
 constexpr std::size_t kMostRemedies = 4;
 constexpr long kTryLooks = 3000; // a try is a first plan and a little more
+constexpr long kTryBesides = 50; // what judging costs besides, in looks
+constexpr long kTryRoll = 30;    // for every camera in a take
 constexpr int kMostLoans = 3;
 
 class Offers {
 public:
-    Offers(const Case& now, const Findings& all, Finding& finding, const KeepGoing& keepGoing)
+    Offers(const Case& now, const Findings& all, Finding& finding, Trials& trials)
         : m_now(now)
         , m_all(all)
         , m_finding(finding)
-        , m_keepGoing(keepGoing) {
+        , m_trials(trials) {
         for (std::size_t i = 0; i < now.plan.takes.size(); ++i)
             if (finding.subject == now.plan.takes[i].id ||
                 finding.subject.starts_with(now.plan.takes[i].id + "/"))
@@ -32,7 +34,7 @@ public:
     }
     /// Enough of them, or no more wanted.
     [[nodiscard]] bool full() const {
-        return m_finding.remedies.size() >= kMostRemedies || (m_keepGoing && !m_keepGoing(1));
+        return m_finding.remedies.size() >= kMostRemedies || !m_trials.goOn();
     }
 
     // How the edited day stands.
@@ -47,9 +49,11 @@ public:
     [[nodiscard]] Outcome outcomeOf(const Edit& edit) const {
         const Shoot after = applied(m_now.shoot, edit);
         const ShootDay day = edit.day ? *edit.day : m_now.day;
-        const PlanEffort effort{kTryLooks,
-                                [this](double) { return !m_keepGoing || m_keepGoing(1); }};
+        const PlanEffort effort{kTryLooks, [this](double) { return m_trials.goOn(); }};
         const auto plan = planDay(after, day, effort, &m_now.plan);
+        m_trials.looks -= plan.cards.plan.looks + plan.power.plan.looks + kTryBesides;
+        for (const auto& take : plan.takes)
+            m_trials.looks -= kTryRoll * static_cast<long>(take.setups.size());
         return {findingsOf({after, day, plan, rollsOf(after, day), m_now.chances}),
                 plan.cards.plan.cost.changes + plan.power.plan.cost.changes, plan.safe};
     }
@@ -264,7 +268,7 @@ private:
     template<class Item>
     void lend(const std::vector<Item>& items, std::vector<Item> Kit::*list, std::string_view one,
               std::string_view many) {
-        for (int count = 1; count <= kMostLoans; ++count)
+        for (int count = 1; count <= kMostLoans && !full(); ++count)
             for (const auto& item : items) {
                 Edit edit;
                 edit.kit = m_now.shoot.kit;
@@ -311,17 +315,16 @@ private:
     const Case& m_now;
     const Findings& m_all;
     Finding& m_finding;
-    const KeepGoing& m_keepGoing;
+    Trials& m_trials;
     int m_take = -1;
     std::string m_camera;
 };
 
 } // namespace
 
-void offerRemedies(const Case& now, const Findings& all, Finding& finding,
-                   const KeepGoing& keepGoing) {
-    Offers offers(now, all, finding, keepGoing);
-    if (offers.isPast())
+void offerRemedies(const Case& now, const Findings& all, Finding& finding, Trials& trials) {
+    Offers offers(now, all, finding, trials);
+    if (offers.isPast() || offers.full())
         return;
     const auto is = [&](std::string_view start) { return finding.id.starts_with(start); };
     if (is("day-card-full") || is("day-card-none-left") || is("day-card-too-small") ||

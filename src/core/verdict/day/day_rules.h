@@ -47,10 +47,16 @@ void howGood(const Case&, Findings&);
 [[nodiscard]] Finding about(const Case& now, int take, std::string_view id, Severity severity,
                             Facts facts, std::string_view source);
 
+/// What trying remedies out may cost, for all findings of a day together.
+struct Trials {
+    KeepGoing keepGoing;
+    long looks = 300'000; ///< as PlanEffort counts them: a second or so
+    [[nodiscard]] bool goOn() const { return looks > 0 && (!keepGoing || keepGoing(1)); }
+};
+
 /// Tries the smallest changes out and keeps at most four that cure the finding without a new
-/// fault. Stops with those it has when `keepGoing` says no.
-void offerRemedies(const Case& now, const Findings& all, Finding& finding,
-                   const KeepGoing& keepGoing);
+/// fault. Stops with those it has when the trials are over.
+void offerRemedies(const Case& now, const Findings& all, Finding& finding, Trials& trials);
 
 /// The rules run, unsorted, without remedies.
 [[nodiscard]] Findings findingsOf(const Case& now);

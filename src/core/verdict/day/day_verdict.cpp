@@ -64,9 +64,10 @@ std::vector<Finding> judgeDay(const Shoot& shoot, const ShootDay& of, const DayP
                 finding.accepted = acceptance.reason;
     if (effort.remedies == DayRemedies::Verified) {
         const auto all = findings;
+        day::Trials trials{effort.keepGoing};
         for (auto& finding : findings)
             if (!finding.accepted && finding.severity < Severity::Good)
-                day::offerRemedies(now, all, finding, effort.keepGoing);
+                day::offerRemedies(now, all, finding, trials);
     }
     std::stable_sort(findings.begin(), findings.end(),
                      [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
