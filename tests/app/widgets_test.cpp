@@ -15,6 +15,29 @@
 namespace bslate::app {
 namespace {
 
+TEST(FindingList, OfVeryManyTheFirstAreShownAndMoreWhenAskedFor) {
+    const Style style;
+    FindingList list(style, QStringLiteral("Verdict"));
+    std::vector<Finding> findings(150);
+    for (auto& finding : findings)
+        finding.id = "day-clip";
+    list.show(&findings);
+    EXPECT_EQ(list.rows().size(), 60);
+    QPushButton* more = nullptr;
+    for (auto* button : list.findChildren<QPushButton*>())
+        if (button->text().startsWith(QStringLiteral("90 more")))
+            more = button;
+    ASSERT_NE(more, nullptr);
+    more->click();
+    EXPECT_EQ(list.rows().size(), 120);
+    more->click();
+    EXPECT_EQ(list.rows().size(), 150);
+    EXPECT_TRUE(more->isHidden());
+    findings.resize(3);
+    list.show(&findings);
+    EXPECT_EQ(list.rows().size(), 3);
+}
+
 TEST(QuantityField, CommitsRefusesAndGivesBack) {
     QuantityEdit edit([](const QString& text) {
         return text == "bad" ? std::optional(QString("expected good")) : std::nullopt;

@@ -50,6 +50,7 @@ class Documents:
                 self.run_document(path, f"many {what}", LONGEST)
                 if self.tally.judged == before:
                     self.tally.note(f"many {what}: was refused, and is to be planned")
+                self.window.documents_through([path], LONGEST)
 
     def mutated(self, rounds, rng, keep):
         shoot = whole_demo()

@@ -14,7 +14,7 @@ from concurrent.futures import ThreadPoolExecutor
 from tally import DEMO, KIT
 
 AUTOSAVE = 3.0  # seconds from an edit; what a kill before that takes is reported, not counted
-PATIENCE = 10.0
+PATIENCE = 20.0
 
 
 class Died(Exception):

@@ -6,6 +6,7 @@
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QPainter>
+#include <QPushButton>
 #include <QScrollArea>
 #include <QVBoxLayout>
 
@@ -13,6 +14,8 @@
 
 namespace bslate::app {
 namespace {
+
+constexpr std::size_t kRowsAtOnce = 60;
 
 QString counted(int count, const QString& one, const QString& many) {
     return QStringLiteral("%1 %2").arg(count).arg(count == 1 ? one : many);
@@ -33,7 +36,9 @@ FindingList::FindingList(const Style& style, const QString& heading, QWidget* pa
     , m_line(new QLabel)
     , m_scroll(new QScrollArea)
     , m_list(new QWidget)
-    , m_column(new QVBoxLayout(m_list)) {
+    , m_column(new QVBoxLayout(m_list))
+    , m_more(new QPushButton)
+    , m_most(kRowsAtOnce) {
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(12, 10, 4, 8);
     auto* head = new QHBoxLayout;
@@ -51,7 +56,14 @@ FindingList::FindingList(const Style& style, const QString& heading, QWidget* pa
     column->addWidget(m_line);
     m_column->setContentsMargins(0, 0, 4, 0);
     m_column->setSpacing(2);
+    m_column->addWidget(m_more);
     m_column->addStretch(1);
+    m_more->hide();
+    connect(m_more, &QPushButton::clicked, this, [this] {
+        m_most += kRowsAtOnce;
+        const auto all = std::move(m_all);
+        showRows(all);
+    });
     m_scroll->setWidget(m_list);
     m_scroll->setWidgetResizable(true);
     m_scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
@@ -65,7 +77,7 @@ FindingList::FindingList(const Style& style, const QString& heading, QWidget* pa
 FindingRow* FindingList::row(std::size_t index) {
     while (static_cast<std::size_t>(m_rows.size()) <= index) {
         auto* row = new FindingRow(m_style, m_list);
-        m_column->insertWidget(m_column->count() - 1, row);
+        m_column->insertWidget(static_cast<int>(m_rows.size()), row);
         // Rows come late; without this Tab would visit them after everything else.
         QWidget* before =
             m_rows.isEmpty() ? static_cast<QWidget*>(m_scroll) : m_rows.last()->lastControl();
@@ -92,11 +104,9 @@ QList<FindingRow*> FindingList::rows() const {
 }
 
 void FindingList::show(const std::vector<Finding>* findings, const QString& line) {
-    std::size_t used = 0;
+    if (!findings || findings->size() <= kRowsAtOnce)
+        m_most = kRowsAtOnce;
     if (findings) {
-        for (const auto& finding : *findings)
-            if (!finding.id.starts_with("safety-"))
-                row(used++)->show(finding);
         m_counts->setText(
             tr("%1 \u00b7 %2 \u00b7 %3 good")
                 .arg(counted(countOf(*findings, Severity::Fault), tr("fault"), tr("faults")),
@@ -107,6 +117,22 @@ void FindingList::show(const std::vector<Finding>* findings, const QString& line
     }
     m_line->setText(line);
     m_line->setVisible(!line.isEmpty());
+    showRows(findings ? *findings : std::vector<Finding>());
+}
+
+void FindingList::showRows(const std::vector<Finding>& findings) {
+    std::size_t used = 0, left = 0;
+    for (const auto& finding : findings) {
+        if (finding.id.starts_with("safety-"))
+            continue;
+        if (used < m_most)
+            row(used++)->show(finding);
+        else
+            ++left;
+    }
+    m_all = left > 0 ? findings : std::vector<Finding>();
+    m_more->setVisible(left > 0);
+    m_more->setText(tr("%1 more: show the next").arg(left));
     for (auto i = static_cast<qsizetype>(used); i < m_rows.size(); ++i)
         m_rows[i]->hide();
 }

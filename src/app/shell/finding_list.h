@@ -8,6 +8,7 @@
 #include <vector>
 
 class QLabel;
+class QPushButton;
 class QScrollArea;
 class QVBoxLayout;
 
@@ -16,7 +17,7 @@ namespace bslate::app {
 class FindingRow;
 
 /// A panel of judgements, worst first, with a heading, how many there are, and a line under it.
-/// Rows are reused.
+/// Rows are reused; of many, the first are shown, and more when they are asked for.
 class FindingList : public QWidget {
     Q_OBJECT
 
@@ -40,6 +41,7 @@ protected:
 
 private:
     FindingRow* row(std::size_t index);
+    void showRows(const std::vector<Finding>& findings);
 
     const Style& m_style;
     QLabel* m_counts;
@@ -48,6 +50,9 @@ private:
     QWidget* m_list;
     QVBoxLayout* m_column;
     QList<FindingRow*> m_rows;
+    QPushButton* m_more;
+    std::size_t m_most;         ///< rows shown at most
+    std::vector<Finding> m_all; ///< kept only where some are not shown
 };
 
 } // namespace bslate::app
