@@ -32,6 +32,11 @@ function(bslate_warnings target)
                            $<$<CXX_COMPILER_ID:GNU>:-Wno-array-bounds>)
 endfunction()
 
+# Several sources in one translation unit: their names in anonymous namespaces must differ.
+function(bslate_unity target)
+    set_target_properties(${target} PROPERTIES UNITY_BUILD ${BSLATE_UNITY} UNITY_BUILD_BATCH_SIZE 8)
+endfunction()
+
 # bslate_library(NAME SOURCES...): a static library known as bslate::NAME.
 function(bslate_library name)
     add_library(bslate_${name} STATIC ${ARGN})
@@ -39,5 +44,6 @@ function(bslate_library name)
     target_include_directories(bslate_${name} PUBLIC ${PROJECT_SOURCE_DIR}/src)
     target_precompile_headers(bslate_${name} PRIVATE <algorithm> <array> <cmath> <functional> <map>
                               <optional> <span> <string> <string_view> <variant> <vector>)
+    bslate_unity(bslate_${name})
     bslate_warnings(bslate_${name})
 endfunction()

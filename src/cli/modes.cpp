@@ -14,7 +14,7 @@
 namespace bslate::cli {
 namespace {
 
-Error usage(ErrorCode code, std::string file, std::string place, std::string got,
+Error inKit(ErrorCode code, std::string file, std::string place, std::string got,
             std::string expected) {
     return {code, std::move(file), std::move(place), std::move(got), std::move(expected)};
 }
@@ -87,10 +87,10 @@ Result<int> modes(const ModesOptions& options, std::ostream& out) {
         return kit.error();
     const auto* camera = findCamera(*kit, options.camera);
     if (!camera)
-        return usage(ErrorCode::UnknownId, options.kit, "--camera", options.camera,
+        return inKit(ErrorCode::UnknownId, options.kit, "--camera", options.camera,
                      idsOf(kit->cameras));
     if (!options.profile.empty() && !findProfile(*kit, options.profile))
-        return usage(ErrorCode::UnknownId, options.kit, "--profile", options.profile,
+        return inKit(ErrorCode::UnknownId, options.kit, "--profile", options.profile,
                      idsOf(kit->profiles));
     const auto base = rateOr(options.base, "--base", FrameRate{});
     const auto only = rateOr(options.rate, "--rate", *base);

@@ -17,7 +17,7 @@ namespace fs = std::filesystem;
 constexpr std::string_view kTestFile = ".bright-slate-write-test-";
 
 // Tests that ended before their file had lost its name.
-void clearAbandoned(const fs::path& folder) {
+void clearOwnTests(const fs::path& folder) {
     std::error_code problem;
     for (fs::directory_iterator at(folder, problem), end; !problem && at != end;
          at.increment(problem))
@@ -86,7 +86,7 @@ Result<std::unique_ptr<CardDevice>> openFolderCard(const fs::path& folder, DataS
                      {},
                      std::to_string(space.available / 1000000) + " MB free",
                      std::to_string(static_cast<long long>(wanted / 1e6)) + " MB free"};
-    clearAbandoned(folder);
+    clearOwnTests(folder);
     std::string name = (folder / (std::string(kTestFile) + "XXXXXX")).string();
     const int file = ::mkostemp(name.data(), O_CLOEXEC);
     if (file < 0)

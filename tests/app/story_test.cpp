@@ -43,6 +43,7 @@ public:
     const Scene& scene() { return window->document().shoot().scenes.front(); }
     QPushButton* remedyStarting(const QString& text) {
         window->verdict().refresh();
+        QTest::qWait(1); // laid out before anybody can click
         for (auto* row : window->verdict().rows())
             for (auto* button : row->findChildren<QPushButton*>())
                 if (button->isVisibleTo(row) && button->text().startsWith(text))

@@ -2,6 +2,7 @@
 
 #include "app/shell/finding_row.h"
 #include "app/style/marks.h"
+#include "core/verdict/day/day_verdict.h"
 
 #include <QHBoxLayout>
 #include <QLabel>
@@ -10,8 +11,6 @@
 #include <QScrollArea>
 #include <QVBoxLayout>
 
-#include <algorithm>
-
 namespace bslate::app {
 namespace {
 
@@ -19,12 +18,6 @@ constexpr std::size_t kRowsAtOnce = 60;
 
 QString counted(int count, const QString& one, const QString& many) {
     return QStringLiteral("%1 %2").arg(count).arg(count == 1 ? one : many);
-}
-
-int countOf(const std::vector<Finding>& findings, Severity severity) {
-    return static_cast<int>(std::count_if(findings.begin(), findings.end(), [&](const Finding& f) {
-        return f.severity == severity && !f.accepted;
-    }));
 }
 
 } // namespace

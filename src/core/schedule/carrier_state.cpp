@@ -7,7 +7,6 @@
 namespace bslate {
 namespace {
 constexpr double kNever = std::numeric_limits<double>::infinity();
-constexpr double kSlack = 1e-9; // relative to a capacity
 } // namespace
 
 int CarrierProblem::unitCount() const {
@@ -114,8 +113,8 @@ void CarrierState::note(CarrierPlan* plan, const CarrierUse& use) const {
 int CarrierState::readyInside(const Demand& demand, std::size_t bay, double left) {
     const double length = (demand.end - demand.start).value();
     const double time = demand.end.value() - left / demand.amount.value() * length;
-    const double least =
-        std::min(left, demand.amount.value() / length * problem().change.value()) * (1 - kSlack);
+    const double least = std::min(left, demand.amount.value() / length * problem().change.value()) *
+                         (1 - kFillSlack);
     for (const int kind : m_tables->bySize) {
         if (m_tables->capacity(kind) < least)
             break;
@@ -148,7 +147,7 @@ double CarrierState::fill(int lane, int index, double amount, CarrierPlan* plan)
         if (!holds(unit, demand, order[i]))
             continue;
         const double room = roomOf(unit);
-        const double take = left <= room * (1 + kSlack) ? left : room;
+        const double take = left <= room * (1 + kFillSlack) ? left : room;
         if (take <= 0)
             continue;
         auto& used = m_units[static_cast<std::size_t>(unit)].used;
@@ -159,7 +158,7 @@ double CarrierState::fill(int lane, int index, double amount, CarrierPlan* plan)
         used += take;
         left -= take;
     }
-    return left > demand.amount.value() * kSlack ? left : 0;
+    return left > demand.amount.value() * kFillSlack ? left : 0;
 }
 
 bool CarrierState::apply(int lane, int index, const CarrierChoice& choice, CarrierPlan* plan) {
@@ -204,7 +203,7 @@ bool CarrierState::apply(int lane, int index, const CarrierChoice& choice, Carri
              {lane, index, 0, unit, Seconds(now), Seconds(end), Fill(0), Fill(take), true, true});
         state.used += take;
         left -= take;
-        left = left > demand.amount.value() * kSlack ? left : 0;
+        left = left > demand.amount.value() * kFillSlack ? left : 0;
     }
     if (left > 0) {
         const Seconds missing = length * (left / demand.amount.value());
@@ -225,7 +224,7 @@ void CarrierState::noteReserve(int lane, int index, CarrierPlan* plan) {
     for (std::size_t bay = 0; bay < static_cast<std::size_t>(of.bays); ++bay)
         if (const int unit = m_bays[static_cast<std::size_t>(lane)][bay]; holds(unit, demand, bay))
             spare += roomOf(unit);
-    if (spare >= demand.amount.value() * problem().reserve - demand.amount.value() * kSlack)
+    if (spare >= demand.amount.value() * problem().reserve - demand.amount.value() * kFillSlack)
         return;
     ++m_cost.tight;
     if (plan)

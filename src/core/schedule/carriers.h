@@ -20,6 +20,8 @@ namespace tag {
 struct Fill : Additive {};
 } // namespace tag
 using Fill = Quantity<tag::Fill>; ///< what a carrier holds or gives
+/// Relative to an amount or capacity: both are sums of doubles.
+inline constexpr double kFillSlack = 1e-9;
 
 /// Bit k stands for kind k.
 using KindSet = std::uint64_t;

@@ -6,8 +6,6 @@
 namespace bslate {
 namespace {
 
-constexpr double kSlack = 1e-9; // relative: amounts are sums of doubles
-
 // The most one unit of these kinds holds; 0 when there is none.
 double largestOf(const CarrierProblem& problem, KindSet kinds) {
     double largest = 0;
@@ -38,9 +36,9 @@ LaneBound::LaneBound(const CarrierProblem& problem, const CarrierLane& lane)
             m_largest = std::max(m_largest, one);
         }
         amount[i] = demand.amount.value();
-        const double over = amount[i] - most * (1 + kSlack);
+        const double over = amount[i] - most * (1 + kFillSlack);
         if (demand.whole && over <= 0 && amount[i] > 0 &&
-            amount[i] * (1 + problem.reserve - kSlack) > most * (1 + kSlack))
+            amount[i] * (1 + problem.reserve - kFillSlack) > most * (1 + kFillSlack))
             m_hopeless[i].tight = 1;
         if (over <= 0)
             continue;
@@ -88,7 +86,7 @@ LaneBound::LaneBound(const CarrierProblem& problem, const CarrierLane& lane)
 
 // The first demand that a unit with this much room cannot serve any more.
 std::size_t LaneBound::firstBeyond(std::size_t next, int kind, double room) const {
-    const double most = m_sum[next] + room * (1 + kSlack) + kSlack;
+    const double most = m_sum[next] + room * (1 + kFillSlack) + kFillSlack;
     const auto full =
         std::upper_bound(m_sum.begin() + static_cast<std::ptrdiff_t>(next) + 1, m_sum.end(), most);
     const auto byRoom = static_cast<std::size_t>(full - m_sum.begin()) - 1;

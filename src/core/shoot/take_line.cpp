@@ -74,7 +74,7 @@ Result<std::vector<std::string>> setupsIn(const Shoot& shoot, const std::vector<
     return ids;
 }
 
-std::string numberWord(const std::string& number) {
+std::string setupWord(const std::string& number) {
     return number.find_first_of(" \t+\"") == std::string::npos && !number.empty() ? number
                                                                                   : quoted(number);
 }
@@ -157,7 +157,7 @@ std::string lineWith(const Shoot& shoot, const Take& take, const std::string& na
     std::string line;
     for (const auto& id : take.setups) {
         const auto* setup = findSetup(shoot, id);
-        line += (line.empty() ? "" : "+") + (setup ? numberWord(setup->number) : std::string("?"));
+        line += (line.empty() ? "" : "+") + (setup ? setupWord(setup->number) : std::string("?"));
     }
     const auto tight = [](std::string text) {
         std::erase(text, ' ');

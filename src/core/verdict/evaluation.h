@@ -108,6 +108,11 @@ inline constexpr Stops kNearClip{0.3};
 /// resolve and evaluate.
 [[nodiscard]] Result<Evaluation> evaluate(const Shoot& shoot, const Setup& setup);
 
+/// Beyond the clip or in the noise: nothing of it is to be had in the grade.
+[[nodiscard]] inline bool isLost(const PatchPlacement& patch) {
+    return patch.state == PatchState::Clipped || patch.state == PatchState::Noise;
+}
+
 /// The brightest and the darkest patch that matter (role other than Spare; all of them when
 /// every patch is spare). Null when there are no patches.
 [[nodiscard]] const PatchPlacement* brightest(const Evaluation& evaluation);

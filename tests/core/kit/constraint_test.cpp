@@ -5,7 +5,7 @@
 namespace bslate {
 namespace {
 
-FrameRate fps(int n) {
+FrameRate framesPerSecond(int n) {
     return {Rational(n, 1)};
 }
 
@@ -24,13 +24,13 @@ Constraint rule(std::string id, std::vector<Condition> when, ConstraintKind kind
     return {std::move(id), std::move(when), kind, std::move(then), "because", {}};
 }
 
-const auto kFastIsMute = rule("mute", {atLeast(SettingKey::Rate, fps(100))},
+const auto kFastIsMute = rule("mute", {atLeast(SettingKey::Rate, framesPerSecond(100))},
                               ConstraintKind::Requires, {is(SettingKey::Sound, {"off"})});
 
 TEST(Constraint, RequiresIsBrokenOnlyWhenItCertainlyIs) {
     Settings now;
     EXPECT_FALSE(isBroken(kFastIsMute, now)) << "nothing is known";
-    now.set(SettingKey::Rate, fps(120));
+    now.set(SettingKey::Rate, framesPerSecond(120));
     EXPECT_FALSE(isBroken(kFastIsMute, now)) << "sound is not known";
     now.set(SettingKey::Sound, "on");
     EXPECT_TRUE(isBroken(kFastIsMute, now));
@@ -55,7 +55,7 @@ TEST(Constraint, LimitsCompareRatesExactly) {
     Settings now;
     now.set(SettingKey::Rate, FrameRate{Rational(60000, 1001)});
     EXPECT_FALSE(isBroken(limit, now));
-    now.set(SettingKey::Rate, fps(60));
+    now.set(SettingKey::Rate, framesPerSecond(60));
     EXPECT_TRUE(isBroken(limit, now));
 }
 
@@ -63,10 +63,10 @@ TEST(CheckConstraints, SoundListsPass) {
     EXPECT_TRUE(checkConstraints({}).ok());
     EXPECT_TRUE(
         checkConstraints({kFastIsMute,
-                          rule("power", {atLeast(SettingKey::Rate, fps(100))},
+                          rule("power", {atLeast(SettingKey::Rate, framesPerSecond(100))},
                                ConstraintKind::Requires, {is(SettingKey::Power, {"external"})}),
                           rule("proxy", {is(SettingKey::Proxy, {"on"})}, ConstraintKind::Limits,
-                               {atMost(SettingKey::Rate, fps(60))})})
+                               {atMost(SettingKey::Rate, framesPerSecond(60))})})
             .ok());
 }
 
@@ -90,10 +90,10 @@ const Unsound kUnsound[] = {
            {is(SettingKey::Sound, {"off"})})},
      "a"},
     {"AChainThatEndsInItsOpposite",
-     {rule("a", {atLeast(SettingKey::Rate, fps(100))}, ConstraintKind::Requires,
+     {rule("a", {atLeast(SettingKey::Rate, framesPerSecond(100))}, ConstraintKind::Requires,
            {is(SettingKey::Sound, {"off"})}),
       rule("b", {is(SettingKey::Sound, {"off"})}, ConstraintKind::Limits,
-           {atMost(SettingKey::Rate, fps(60))})},
+           {atMost(SettingKey::Rate, framesPerSecond(60))})},
      "a, b"},
     {"RequiredAndExcluded",
      {rule("a", {is(SettingKey::Codec, {"x"})}, ConstraintKind::Requires,

@@ -13,7 +13,7 @@ namespace {
 
 constexpr double kTiny = 1e-6;
 
-CarrierProblem randomDay(std::uint64_t seed) {
+CarrierProblem randomValidDay(std::uint64_t seed) {
     Random random(seed);
     const auto pick = [&](int below) {
         return static_cast<int>(random.next() % static_cast<std::uint64_t>(below));
@@ -126,7 +126,7 @@ TEST(CarrierPlan, EveryPlanCouldBeCarriedOut) {
     int relays = 0, inside = 0, reused = 0, gaps = 0;
     for (std::uint64_t seed = 1; seed <= 400; ++seed) {
         SCOPED_TRACE(seed);
-        const auto day = randomDay(seed);
+        const auto day = randomValidDay(seed);
         const auto plan = planCarriers(day, {20'000, {}});
         expectWhole(day, plan);
         expectUnitsAreInOnePlace(plan);

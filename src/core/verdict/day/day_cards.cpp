@@ -12,7 +12,7 @@ const char* letterOf(CardForm form) {
 }
 
 // Kinds and units: every card of the kit by itself, but of each kind no more than could be used.
-void addUnits(const Kit& kit, DayCarriers& cards, int most) {
+void addCards(const Kit& kit, DayCarriers& cards, int most) {
     int letters[3] = {0, 0, 0};
     for (const auto& card : kit.cards) {
         if (cards.problem.kinds.size() == kMostKinds)
@@ -204,7 +204,7 @@ DayCarriers cardsOf(const Shoot& shoot, const ShootDay& day, const DayRolls& rol
     DayCarriers cards;
     cards.problem.change = kChangeTime;
     cards.problem.reserve = kTakeMargin;
-    addUnits(shoot.kit, cards, mostUnits(rolls));
+    addCards(shoot.kit, cards, mostUnits(rolls));
     addReaders(shoot, cards);
     LaneMaker maker(shoot, rolls, cards);
     for (const auto& camera : shoot.kit.cameras)

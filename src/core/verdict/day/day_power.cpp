@@ -17,7 +17,7 @@ bool accepts(const Charger& charger, const Battery& battery) {
                charger.batteries.end();
 }
 
-void addUnits(const Kit& kit, DayCarriers& power, int most) {
+void addBatteries(const Kit& kit, DayCarriers& power, int most) {
     int number = 0;
     for (const auto& battery : kit.batteries) {
         if (power.problem.kinds.size() == kMostKinds)
@@ -55,7 +55,7 @@ DayCarriers batteriesOf(const Shoot& shoot, const DayRolls& rolls) {
     DayCarriers power;
     power.problem.change = kChangeTime;
     power.problem.reserve = kTakeMargin;
-    addUnits(shoot.kit, power, mostUnits(rolls));
+    addBatteries(shoot.kit, power, mostUnits(rolls));
     for (const auto& camera : shoot.kit.cameras) {
         if (!(camera.draw.value() > 0))
             continue;

@@ -47,10 +47,6 @@ void add(std::vector<Remedy>& list, std::optional<Remedy> remedy) {
         list.push_back(std::move(*remedy));
 }
 
-bool isLost(const PatchPlacement& patch) {
-    return patch.state == PatchState::Clipped || patch.state == PatchState::Noise;
-}
-
 } // namespace
 
 std::optional<Evaluation> evaluationAfter(const Case& now, const Edit& edit) {

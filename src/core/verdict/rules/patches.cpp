@@ -52,10 +52,6 @@ std::optional<Remedy> reratingRemedy(const Case& now, Stops less) {
     return Remedy{"rerate", {{"ei", rating}}, std::move(turned->edit), {}, {}, 0};
 }
 
-bool isLost(const PatchPlacement& patch) {
-    return patch.state == PatchState::Clipped || patch.state == PatchState::Noise;
-}
-
 // Save the subject: skin (else the darkest patch) goes to its place or out of the noise, and
 // what is lost by that is marked as allowed to go.
 void offerSavingSubject(const Case& now, Finding& finding) {
