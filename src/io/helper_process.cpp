@@ -182,6 +182,10 @@ Result<std::string> runHelper(const fs::path& program, const std::vector<std::st
                   std::to_string(limits.memory >> 20) + " MiB of memory");
 }
 
+bool memoryCanBeLimited() {
+    return !kUnderSanitizer;
+}
+
 void limitThisProcess(std::size_t memory, unsigned seconds) {
     const auto limit = [](auto what, rlim_t most) {
         const rlimit both{most, most};
@@ -191,7 +195,7 @@ void limitThisProcess(std::size_t memory, unsigned seconds) {
     limit(RLIMIT_CORE, 0);
     limit(RLIMIT_FSIZE, 0);
     limit(RLIMIT_CPU, seconds);
-    if (!kUnderSanitizer)
+    if (memoryCanBeLimited())
         limit(RLIMIT_AS, memory);
 }
 

@@ -34,6 +34,7 @@ struct HelperLimits {
 /// The helper's own side: from here on this process writes no files, starts nothing that outlives
 /// its parent, and ends itself over `memory` bytes or `seconds` of processor time. Memory is not
 /// limited under sanitizers, which reserve terabytes.
+[[nodiscard]] bool memoryCanBeLimited();
 void limitThisProcess(std::size_t memory, unsigned seconds);
 
 } // namespace bslate::io

@@ -166,11 +166,17 @@ const Json& ObjectReader::child(const char* key) {
 ExtraKeys ObjectReader::extra() const {
     if (!m_node.is_object())
         return {};
-    Json rest = m_kept;
+    // As text straight away: a copy of what may be most of a large file would double its memory.
+    std::string text;
+    const auto add = [&](const std::string& key, const Json& value) {
+        text += (text.empty() ? "{" : ",") + Json(key).dump() + ":" + value.dump();
+    };
+    for (const auto& [key, value] : m_kept.items())
+        add(key, value);
     for (const auto& [key, value] : m_node.items())
         if (!m_asked.contains(key))
-            rest[key] = value;
-    return rest.empty() ? ExtraKeys{} : ExtraKeys{rest.dump()};
+            add(key, value);
+    return text.empty() ? ExtraKeys{} : ExtraKeys{text + "}"};
 }
 
 void ObjectReader::keep(const char* key, const ExtraKeys& extra) {

@@ -114,13 +114,11 @@ void readKitOf(ObjectReader& root, Shoot& shoot, const std::filesystem::path& fo
 
 } // namespace
 
-Result<Shoot> readShoot(std::string_view text, const std::string& file,
+namespace {
+Result<Shoot> shootFrom(const Json& json, const std::string& file,
                         const std::filesystem::path& folder, const AgreeToKit& agree) {
-    const auto json = parseJson(text, file);
-    if (!json)
-        return json.error();
     ReadState state;
-    ObjectReader root(*json, "", state);
+    ObjectReader root(json, "", state);
     checkFormat(root, "bright-slate-shoot", kShootVersion);
     Shoot shoot;
     shoot.title = root.text("title");
@@ -158,10 +156,22 @@ Result<Shoot> readShoot(std::string_view text, const std::string& file,
     return shoot;
 }
 
+} // namespace
+
+Result<Shoot> readShoot(std::string_view text, const std::string& file,
+                        const std::filesystem::path& folder, const AgreeToKit& agree) {
+    const auto json = parseJson(text, file);
+    return json ? shootFrom(*json, file, folder, agree) : Result<Shoot>(json.error());
+}
+
 Result<Shoot> loadShoot(const std::filesystem::path& path, const AgreeToKit& agree) {
-    const auto text = readFile(path);
-    return text ? readShoot(*text, path.string(), path.parent_path(), agree)
-                : Result<Shoot>(text.error());
+    auto text = readFile(path);
+    if (!text)
+        return text.error();
+    const auto json = parseJson(*text, path.string());
+    text = std::string(); // of a large file, one copy less
+    return json ? shootFrom(*json, path.string(), path.parent_path(), agree)
+                : Result<Shoot>(json.error());
 }
 
 std::string writeShoot(const Shoot& shoot) {
