@@ -32,9 +32,9 @@ struct HelperLimits {
                                             const KeepGoing& keepGoing = {});
 
 /// The helper's own side: from here on this process writes no files, starts nothing that outlives
-/// its parent, and ends itself over `memory` bytes or `seconds` of processor time. Memory is not
-/// limited under sanitizers, which reserve terabytes.
-[[nodiscard]] bool memoryCanBeLimited();
+/// its parent, and ends itself over `memory` bytes or `seconds` of processor time.
 void limitThisProcess(std::size_t memory, unsigned seconds);
+/// False under sanitizers, which reserve terabytes: `memory` means nothing there.
+[[nodiscard]] bool memoryCanBeLimited();
 
 } // namespace bslate::io
