@@ -2,6 +2,7 @@
 #include "app/window_fixture.h"
 
 #include "app/document/text.h"
+#include "app/style/plain_text.h"
 #include "app/views/card/card_dialog.h"
 #include "app/views/kit/kit_pages.h"
 #include "app/widgets/save_path.h"
@@ -95,6 +96,18 @@ TEST_F(Hostile, NamesAreShownAsTheyStandOnEveryStep) {
     QTest::qWait(10);
     for (auto* dialog : window->findChildren<QDialog*>())
         labelsOf(*dialog);
+}
+
+TEST(Breakable, LongNamesMayBreakAndNothingElseChanges) {
+    const auto shown = [](const QString& text) {
+        return breakable(text).replace(QChar(0x200B), QLatin1Char('|'));
+    };
+    EXPECT_EQ(shown(QStringLiteral("4A+4B runs long")), QStringLiteral("4A+|4B runs long"));
+    EXPECT_EQ(shown(QString(30, u'x')), QString(24, u'x') + QLatin1Char('|') + QString(6, u'x'));
+    const QString pairs = QString::fromUcs4(U"\U0001F39E").repeated(20);
+    for (const auto& part : shown(pairs).split(QLatin1Char('|')))
+        EXPECT_TRUE(part.isEmpty() || part.isValidUtf16());
+    EXPECT_EQ(shown(pairs).remove(QLatin1Char('|')), pairs);
 }
 
 TEST_F(Hostile, SoAreMessagesTooltipsAndNotices) {

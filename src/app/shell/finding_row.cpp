@@ -2,6 +2,7 @@
 
 #include "app/document/text.h"
 #include "app/style/marks.h"
+#include "app/style/plain_text.h"
 
 #include <QGridLayout>
 #include <QLabel>
@@ -73,21 +74,21 @@ void FindingRow::show(const Finding& finding) {
         m_why->hide();
     m_finding = finding;
     const auto say = translator();
-    m_title->setText(toQt(titleOf(finding, say)));
+    const QString title = toQt(titleOf(finding, say));
+    m_title->setText(breakable(title));
     QString reason = toQt(reasonOf(finding, say));
     if (finding.accepted)
         reason += QStringLiteral("\n") + tr("Accepted: %1").arg(toQt(*finding.accepted));
-    m_reason->setText(reason);
+    m_reason->setText(breakable(reason));
     setToolTip(tr("Source: %1").arg(toQt(finding.source)));
-    setAccessibleName(
-        QStringLiteral("%1: %2").arg(toQt(severityName(finding.severity)), m_title->text()));
+    setAccessibleName(QStringLiteral("%1: %2").arg(toQt(severityName(finding.severity)), title));
     setAccessibleDescription(reason);
     showRemedies();
     const bool acceptable =
         finding.severity == Severity::Fault || finding.severity == Severity::Caution;
     m_letGo->setVisible(acceptable && finding.id != "setup-incomplete");
     m_letGo->setText(finding.accepted ? tr("Take it back") : tr("Let it go"));
-    m_letGo->setAccessibleName(m_letGo->text() + QStringLiteral(": ") + m_title->text());
+    m_letGo->setAccessibleName(m_letGo->text() + QStringLiteral(": ") + title);
     QWidget::setVisible(true);
     update();
 }

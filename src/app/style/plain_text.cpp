@@ -28,4 +28,21 @@ void installPlainText(QCoreApplication& application) {
     application.installEventFilter(new PlainText(&application));
 }
 
+QString breakable(const QString& text) {
+    constexpr int kLongestRun = 24;
+    constexpr QChar kMayBreak(0x200B);
+    QString result;
+    int run = 0;
+    for (const QChar c : text) {
+        result += c;
+        run = c.isSpace() ? 0 : run + 1;
+        // Never between the two halves of a character.
+        if (!c.isHighSurrogate() && (c == QLatin1Char('+') || run == kLongestRun)) {
+            result += kMayBreak;
+            run = 0;
+        }
+    }
+    return result;
+}
+
 } // namespace bslate::app

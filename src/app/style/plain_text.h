@@ -1,5 +1,7 @@
 #pragma once
 
+#include <QString>
+
 class QCoreApplication;
 
 namespace bslate::app {
@@ -9,5 +11,9 @@ namespace bslate::app {
 /// what it names. A label that says QLabel::setTextFormat(Qt::RichText) itself keeps that and
 /// escapes what it shows. Call once before any window.
 void installPlainText(QCoreApplication& application);
+
+/// The same text, which a label may break after a plus sign and inside very long words: a name of
+/// somebody's that cannot be broken would widen everything around it.
+[[nodiscard]] QString breakable(const QString& text);
 
 } // namespace bslate::app
