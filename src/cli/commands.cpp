@@ -132,12 +132,13 @@ Result<int> check(const CheckOptions& options, std::ostream& out) {
             continue;
         const auto verdict = judge(*shoot, setup);
         faults = faults || verdict.count(Severity::Fault) > 0;
-        list.push_back({{"id", setup.id},
-                        {"number", setup.number},
-                        {"name", setup.name},
-                        {"derived", derivedJson(verdict)},
-                        {"findings", findingsJson(verdict.findings)}});
-        if (!options.json) {
+        if (options.json) {
+            list.push_back({{"id", setup.id},
+                            {"number", setup.number},
+                            {"name", setup.name},
+                            {"derived", derivedJson(verdict)},
+                            {"findings", findingsJson(verdict.findings)}});
+        } else {
             out << setup.number << "  " << setup.name << "\n";
             printFindings(verdict, out);
         }

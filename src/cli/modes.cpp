@@ -128,7 +128,7 @@ Result<int> modes(const ModesOptions& options, std::ostream& out) {
 }
 
 Result<int> validate(const ValidateOptions& options, std::ostream& out) {
-    const auto text = io::readFile(options.file.path);
+    auto text = io::readFile(options.file.path);
     if (!text)
         return text.error();
     const auto report = [&](const char* format, Json counts) {
@@ -146,6 +146,7 @@ Result<int> validate(const ValidateOptions& options, std::ostream& out) {
                                            {"cards", kit->cards.size()}});
     if (kit.error().code != ErrorCode::WrongFormat)
         return kit.error();
+    text = std::string(); // not held while it is read again
     const auto shoot = opened(options.file);
     if (!shoot)
         return shoot.error();
