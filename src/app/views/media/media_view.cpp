@@ -276,8 +276,8 @@ void MediaView::stepDay(int by) {
 
 void MediaView::nudge(int minutes) {
     for (const auto& own : m_actions.planner().plan().takes)
-        if (toQt(own.id) == take())
-            m_actions.moveTake(take(), own.start + Seconds(minutes * 60.0));
+        if (toQt(own.id) == take()) // the edit makes another plan: nothing of this one after it
+            return m_actions.moveTake(take(), own.start + Seconds(minutes * 60.0));
 }
 
 void MediaView::dropTake(const QString& take, Seconds start) {
