@@ -5,7 +5,6 @@
 #include "core/quantity/print.h"
 #include "core/verdict/lattice.h"
 #include "core/verdict/wording.h"
-#include "io/files.h"
 #include "io/kit_json.h"
 #include "io/shoot_json.h"
 
@@ -128,9 +127,6 @@ Result<int> modes(const ModesOptions& options, std::ostream& out) {
 }
 
 Result<int> validate(const ValidateOptions& options, std::ostream& out) {
-    auto text = io::readFile(options.file.path);
-    if (!text)
-        return text.error();
     const auto report = [&](const char* format, Json counts) {
         if (options.json)
             out << jsonText(Json{{"valid", true}, {"format", format}, {"holds", counts}});
@@ -138,20 +134,19 @@ Result<int> validate(const ValidateOptions& options, std::ostream& out) {
             out << options.file.path << ": a sound " << format << " file\n";
         return 0;
     };
-    const auto kit = io::readKit(*text, options.file.path);
+    const auto shoot = opened(options.file);
+    if (shoot)
+        return report("bright-slate-shoot",
+                      {{"scenes", shoot->scenes.size()}, {"setups", shoot->setups.size()}});
+    if (shoot.error().code != ErrorCode::WrongFormat)
+        return shoot.error();
+    const auto kit = io::loadKit(options.file.path);
     if (kit)
         return report("bright-slate-kit", {{"cameras", kit->cameras.size()},
                                            {"profiles", kit->profiles.size()},
                                            {"lenses", kit->lenses.size()},
                                            {"cards", kit->cards.size()}});
-    if (kit.error().code != ErrorCode::WrongFormat)
-        return kit.error();
-    text = std::string(); // not held while it is read again
-    const auto shoot = opened(options.file);
-    if (!shoot)
-        return shoot.error();
-    return report("bright-slate-shoot",
-                  {{"scenes", shoot->scenes.size()}, {"setups", shoot->setups.size()}});
+    return kit.error().code == ErrorCode::WrongFormat ? shoot.error() : kit.error();
 }
 
 } // namespace bslate::cli
