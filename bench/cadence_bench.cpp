@@ -1,7 +1,7 @@
 // The search for safe shutters, beside the same sums with a sine for every harmonic and angle.
 #include "core/cadence/safe_shutter.h"
-#include "core/verdict/judge.h"
-#include "io/shoot_json.h"
+#include "core/judgement/judge.h"
+#include "io/json/shoot_json.h"
 
 #include <benchmark/benchmark.h>
 

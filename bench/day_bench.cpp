@@ -1,9 +1,10 @@
 // Days planned, judged and replanned; simulated writing.
+#include "core/day/day_edit.h"
+#include "core/day/day_verdict.h"
+#include "core/day/plan_day.h"
 #include "core/media/write_simulation.h"
 #include "core/shoot/take_line.h"
-#include "core/verdict/day/day_edit.h"
-#include "core/verdict/day/day_verdict.h"
-#include "io/shoot_json.h"
+#include "io/json/shoot_json.h"
 
 #include <benchmark/benchmark.h>
 

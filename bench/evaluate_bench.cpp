@@ -1,6 +1,7 @@
-#include "core/verdict/judge.h"
-#include "core/verdict/levers.h"
-#include "io/shoot_json.h"
+#include "core/advice/levers.h"
+#include "core/facts/evaluate.h"
+#include "core/judgement/judge.h"
+#include "io/json/shoot_json.h"
 #include "support/sample_shoot.h"
 
 #include <benchmark/benchmark.h>

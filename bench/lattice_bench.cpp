@@ -1,8 +1,8 @@
 // The mode lattice, kits of many cameras, and a brief field that changes under fifty setups.
-#include "core/verdict/judge.h"
-#include "core/verdict/lattice.h"
-#include "io/kit_json.h"
-#include "io/shoot_json.h"
+#include "core/facts/lattice.h"
+#include "core/judgement/judge.h"
+#include "io/json/kit_json.h"
+#include "io/json/shoot_json.h"
 #include "support/sample_recording.h"
 
 #include <benchmark/benchmark.h>

@@ -2,9 +2,9 @@
 #include "core/signal/exposure_series.h"
 #include "core/signal/frame_encode.h"
 #include "core/signal/rating_lut.h"
-#include "io/cube_file.h"
-#include "io/files.h"
-#include "io/transform_file.h"
+#include "io/colour/transform_file.h"
+#include "io/system/files.h"
+#include "io/text/cube_file.h"
 #include "support/library_log.h"
 
 #include <OpenColorIO/OpenColorIO.h>

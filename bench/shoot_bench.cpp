@@ -1,5 +1,5 @@
 // Opening and saving a shoot of 2 000 setups.
-#include "io/shoot_json.h"
+#include "io/json/shoot_json.h"
 #include "support/sample_shoot.h"
 
 #include <benchmark/benchmark.h>

@@ -1,7 +1,8 @@
 // The kit reader on arbitrary bytes: an error, or a kit whose lattices work and that survives a
 // save.
-#include "core/verdict/lattice.h"
-#include "io/kit_json.h"
+#include "core/advice/openings.h"
+#include "core/facts/lattice.h"
+#include "io/json/kit_json.h"
 
 #include <cstdint>
 #include <cstdlib>

@@ -1,5 +1,5 @@
 // The look at a table file on arbitrary bytes: it answers, and answers the same twice.
-#include "io/lut_text.h"
+#include "io/text/lut_text.h"
 
 #include <cstdint>
 #include <cstdlib>

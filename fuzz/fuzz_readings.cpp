@@ -1,6 +1,6 @@
 // The readings table on arbitrary bytes: an error, or readings that fit or say why not, and that
 // survive being written.
-#include "io/readings_csv.h"
+#include "io/text/readings_csv.h"
 
 #include <cstdint>
 #include <cstdlib>

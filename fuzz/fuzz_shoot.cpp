@@ -1,8 +1,9 @@
 // The shoot reader on arbitrary bytes: an error or a shoot that judges, plans its days
 // and survives a save.
-#include "core/verdict/day/day_verdict.h"
-#include "core/verdict/judge.h"
-#include "io/shoot_json.h"
+#include "core/day/day_verdict.h"
+#include "core/day/plan_day.h"
+#include "core/judgement/judge.h"
+#include "io/json/shoot_json.h"
 
 #include <cstdint>
 #include <cstdlib>

@@ -1,7 +1,7 @@
 // bslate-transforms FILE MEMORY SECONDS: opens a colour transform somebody else wrote for the
 // programs that ask on standard input, and ends when it takes too much.
-#include "io/helper_process.h"
-#include "io/transform_reader.h"
+#include "io/colour/transform_answer.h"
+#include "io/system/helper_process.h"
 
 #include <cstdlib>
 #include <iostream>

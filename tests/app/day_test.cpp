@@ -3,6 +3,7 @@
 #include "app/document/file_keeper.h"
 #include "app/document/text.h"
 #include "app/views/media/day_rows.h"
+#include "core/day/plan_day.h"
 #include "core/shoot/take_line.h"
 
 #include <QSettings>

@@ -2,9 +2,9 @@
 #include "app/window_fixture.h"
 
 #include "core/shoot/differences.h"
-#include "io/files.h"
-#include "io/kit_json.h"
-#include "io/shoot_json.h"
+#include "io/json/kit_json.h"
+#include "io/json/shoot_json.h"
+#include "io/system/files.h"
 
 #include <QAbstractButton>
 #include <QDir>

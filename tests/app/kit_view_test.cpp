@@ -4,7 +4,7 @@
 #include "app/views/kit/kit_view.h"
 #include "app/widgets/quantity_edit.h"
 #include "app/window_fixture.h"
-#include "io/kit_json.h"
+#include "io/json/kit_json.h"
 
 #include <QComboBox>
 #include <QDialogButtonBox>

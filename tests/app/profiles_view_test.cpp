@@ -14,7 +14,7 @@
 #include "app/views/profiles/ramp_picture.h"
 #include "app/views/profiles/recipe_sheet.h"
 #include "app/window_fixture.h"
-#include "io/files.h"
+#include "io/system/files.h"
 
 #include <QComboBox>
 #include <QLabel>

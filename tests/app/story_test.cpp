@@ -8,7 +8,7 @@
 #include "app/views/brief/patch_row.h"
 #include "app/views/card/card_dialog.h"
 #include "core/quantity/print.h"
-#include "io/shoot_json.h"
+#include "io/json/shoot_json.h"
 
 #include <QComboBox>
 #include <QLineEdit>

@@ -7,7 +7,7 @@
 #include "app/views/card/card_dialog.h"
 #include "app/widgets/quantity_edit.h"
 #include "core/quantity/print.h"
-#include "io/shoot_json.h"
+#include "io/json/shoot_json.h"
 
 #include <QClipboard>
 #include <QCloseEvent>

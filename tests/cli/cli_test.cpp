@@ -1,4 +1,5 @@
 #include "cli/cli.h"
+#include "cli/verbs.h"
 #include "support/temporary_folder.h"
 
 #include <gtest/gtest.h>
@@ -6,6 +7,7 @@
 
 #include <cmath>
 #include <filesystem>
+#include <iterator>
 #include <sstream>
 
 namespace bslate::cli {
@@ -123,6 +125,35 @@ TEST(CliLut, WritesAFileAndFailsWithoutTouchingOne) {
     EXPECT_EQ(ran({"lut", kShoot, "--setup", "9Z", "-o", file}).code, kBadInput);
     EXPECT_EQ(slurp(file), "mine");
     EXPECT_EQ(ran({"lut", kShoot, "--setup", "2A", "-o", "/nowhere/a.cube"}).code, kBadInput);
+}
+
+// The command line of an example, beside the demo shoot.
+std::vector<std::string> exampleWords(std::string_view example) {
+    std::istringstream text{std::string(example)};
+    std::vector<std::string> words(std::istream_iterator<std::string>(text), {});
+    words.erase(words.begin());
+    return words;
+}
+
+TEST(Cli, EveryVerbHasAnExampleThatWorksAndHelpThatShowsIt) {
+    const TemporaryFolder folder;
+    std::filesystem::copy(root() / "data/demo", folder.path(),
+                          std::filesystem::copy_options::recursive);
+    const auto before = std::filesystem::current_path();
+    std::filesystem::current_path(folder.path());
+    for (const auto* verb : verbs()) {
+        const auto words = exampleWords(verb->example);
+        ASSERT_FALSE(words.empty()) << verb->name;
+        EXPECT_EQ(words.front(), verb->name);
+        const auto told = ran(words);
+        EXPECT_NE(told.code, kBadInput) << verb->example << ": " << told.err;
+        EXPECT_FALSE(told.out.empty()) << verb->name;
+        const auto help = ran({std::string(verb->name), "--help"});
+        EXPECT_EQ(help.code, kGood);
+        EXPECT_NE(help.out.find(verb->example), std::string::npos) << verb->name;
+        EXPECT_NE(help.out.find("--json"), std::string::npos) << verb->name;
+    }
+    std::filesystem::current_path(before);
 }
 
 TEST(Cli, BadInputIsTwoWithAMessageThatNamesThePlace) {

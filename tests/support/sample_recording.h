@@ -1,7 +1,7 @@
 #pragma once
 
-#include "core/verdict/lattice.h"
-#include "core/verdict/wording.h"
+#include "core/facts/lattice.h"
+#include "core/words/wording.h"
 #include "support/sample_shoot.h"
 
 #include <string>

@@ -2,6 +2,8 @@
 
 #include "app/document/fresh_id.h"
 #include "app/document/text.h"
+#include "core/facts/evaluate.h"
+#include "core/shoot/scene_line_text.h"
 
 #include <algorithm>
 

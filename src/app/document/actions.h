@@ -1,8 +1,8 @@
 #pragma once
 
 #include "app/document/shoot_document.h"
+#include "core/advice/levers.h"
 #include "core/shoot/scene_line.h"
-#include "core/verdict/levers.h"
 
 #include <QObject>
 

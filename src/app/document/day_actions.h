@@ -1,7 +1,7 @@
 #pragma once
 
 #include "app/document/day_planner.h"
-#include "core/verdict/day/day_edit.h"
+#include "core/day/day_edit.h"
 
 namespace bslate::app {
 

@@ -1,7 +1,8 @@
 #include "app/document/day_planner.h"
 
+#include "core/day/day_edit.h"
+#include "core/day/plan_day.h"
 #include "core/shoot/take_line.h"
-#include "core/verdict/day/day_edit.h"
 
 #include <QTimer>
 

@@ -2,8 +2,8 @@
 
 #include "app/document/background_job.h"
 #include "app/document/shoot_document.h"
-#include "core/verdict/day/day_verdict.h"
-#include "core/verdict/day/drop_chances.h"
+#include "core/day/day_verdict.h"
+#include "core/day/drop_chances.h"
 
 class QTimer;
 

@@ -2,7 +2,7 @@
 
 #include "app/document/text.h"
 #include "core/shoot/differences.h"
-#include "io/shoot_json.h"
+#include "io/json/shoot_json.h"
 
 #include <QCryptographicHash>
 

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "app/document/shoot_document.h"
-#include "io/files.h"
+#include "io/system/files.h"
 
 #include <QByteArray>
 #include <QStringList>

@@ -1,9 +1,9 @@
 #include "app/document/file_keeper.h"
 
 #include "app/document/text.h"
-#include "io/files.h"
-#include "io/kit_json.h"
-#include "io/shoot_json.h"
+#include "io/json/kit_json.h"
+#include "io/json/shoot_json.h"
+#include "io/system/files.h"
 
 #include <QDir>
 #include <QFile>

@@ -4,7 +4,7 @@
 #include "app/document/disk_copy.h"
 #include "app/document/shoot_document.h"
 #include "core/base/result.h"
-#include "io/shoot_json.h"
+#include "io/json/shoot_json.h"
 
 #include <QObject>
 #include <QStringList>

@@ -3,9 +3,10 @@
 #include "app/document/fresh_id.h"
 #include "app/document/text.h"
 #include "core/base/find_by_id.h"
+#include "core/kit/check.h"
 #include "core/kit/edit.h"
-#include "io/files.h"
-#include "io/kit_json.h"
+#include "io/json/kit_json.h"
+#include "io/system/files.h"
 
 #include <QFileInfo>
 

@@ -3,7 +3,7 @@
 #include "app/document/fresh_id.h"
 #include "app/document/text.h"
 #include "core/base/find_by_id.h"
-#include "core/kit/edit.h"
+#include "core/kit/profile_edit.h"
 
 #include <QCoreApplication>
 

@@ -1,7 +1,7 @@
 #include "app/document/shoot_document.h"
 
 #include "app/document/text.h"
-#include "core/verdict/neighbours.h"
+#include "core/facts/neighbours.h"
 
 #include <QUndoCommand>
 

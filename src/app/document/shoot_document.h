@@ -1,7 +1,7 @@
 #pragma once
 
+#include "core/judgement/judge.h"
 #include "core/shoot/shoot.h"
-#include "core/verdict/judge.h"
 
 #include <QObject>
 #include <QString>

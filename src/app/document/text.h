@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/base/error.h"
-#include "core/verdict/wording.h"
+#include "core/words/wording.h"
 
 #include <QCoreApplication>
 #include <QString>

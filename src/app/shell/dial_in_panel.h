@@ -2,7 +2,7 @@
 
 #include "app/document/shoot_document.h"
 #include "app/style/style.h"
-#include "core/verdict/dial_in.h"
+#include "core/facts/dial_in.h"
 
 #include <QWidget>
 

@@ -2,7 +2,7 @@
 
 #include "app/shell/finding_row.h"
 #include "app/style/marks.h"
-#include "core/verdict/day/day_verdict.h"
+#include "core/day/day_verdict.h"
 
 #include <QHBoxLayout>
 #include <QLabel>

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "app/style/style.h"
-#include "core/verdict/finding.h"
+#include "core/judgement/finding.h"
 
 #include <QWidget>
 

@@ -6,7 +6,7 @@
 #include "app/document/kit_actions.h"
 #include "app/document/profile_actions.h"
 #include "app/style/style.h"
-#include "io/lut_file.h"
+#include "io/colour/lut_file.h"
 
 #include <QMainWindow>
 

@@ -1,9 +1,11 @@
 #include "app/shell/setup_sheet.h"
 
 #include "app/document/text.h"
+#include "core/advice/levers.h"
+#include "core/facts/evaluate.h"
 #include "core/quantity/parse.h"
+#include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
-#include "core/verdict/levers.h"
 
 #include <QCheckBox>
 #include <QComboBox>

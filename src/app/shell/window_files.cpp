@@ -9,8 +9,8 @@
 #include "app/views/lut/lut_dialog.h"
 #include "app/views/media/media_view.h"
 #include "app/widgets/save_path.h"
-#include "io/files.h"
-#include "io/lut_file.h"
+#include "io/colour/lut_file.h"
+#include "io/system/files.h"
 
 #include <QClipboard>
 #include <QDir>

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "app/style/tokens.h"
-#include "core/verdict/lattice.h"
+#include "core/facts/lattice.h"
 
 #include <QPainter>
 #include <QRectF>

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "app/style/tokens.h"
-#include "core/verdict/finding.h"
+#include "core/judgement/finding.h"
 
 #include <QPainter>
 #include <QRectF>

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "app/style/tokens.h"
-#include "core/verdict/dial_in.h"
+#include "core/facts/dial_in.h"
 
 #include <QPainter>
 #include <QRectF>

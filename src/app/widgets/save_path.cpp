@@ -1,7 +1,7 @@
 #include "app/widgets/save_path.h"
 
 #include "app/document/text.h"
-#include "io/files.h"
+#include "io/system/files.h"
 
 #include <QFileDialog>
 #include <QFileInfo>

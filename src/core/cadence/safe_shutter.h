@@ -7,7 +7,7 @@
 #include <span>
 #include <vector>
 
-/// Which shutters hold pulsed light still, and which rates do where no shutter can.
+/// Which shutters hold pulsed light still.
 namespace bslate {
 
 /// Angles from `from` to `to` at which the pulsing stays under the limit; `best` is the first
@@ -48,23 +48,5 @@ enum class Stillness {
 [[nodiscard]] std::optional<Shutter> nearestSafe(const ShutterDial& dial,
                                                  std::span<const SafeRange> safe,
                                                  const Shutter& wanted, FrameRate rate);
-
-/// A rate at which the light can be held still.
-struct SafeRate {
-    FrameRate rate;
-    bool anyShutter = false; ///< every frame meets the pulses alike: bands may stand, none move
-    std::optional<ShutterAngle>
-        shutter;             ///< the safe one nearest to the wanted angle, if it matters
-    bool bandsStand = false; ///< that shutter leaves bands of a lamp that keeps step
-    friend bool operator==(const SafeRate&, const SafeRate&) = default;
-};
-
-/// Those of `offered` where a shutter is safe, or holds still what moves, or all pulses keep step,
-/// nearest in ratio first; shutters near `wanted`. When there are none, the strongest light's own
-/// `f / k` nearest to `rate`, in thousandths of a hertz.
-[[nodiscard]] std::vector<SafeRate> nearestSafeRates(std::span<const PulsedLight> lights,
-                                                     FrameRate rate,
-                                                     std::span<const FrameRate> offered,
-                                                     ShutterAngle wanted = ShutterAngle(180));
 
 } // namespace bslate

@@ -1,5 +1,6 @@
+#include "core/kit/check.h"
+
 #include "core/base/find_by_id.h"
-#include "core/kit/kit.h"
 
 #include <algorithm>
 #include <set>

@@ -76,8 +76,4 @@ struct CardChoice {
 [[nodiscard]] CardChoice bestCard(const Kit& kit, const Camera& camera, const RecordingMode& mode,
                                   DataRate wanted);
 
-/// A kit with one thing wrong in its references: an unknown id, an id used twice, constraints that
-/// contradict each other. `place` is a JSON pointer into the kit's file.
-[[nodiscard]] Outcome checkKit(const Kit& kit);
-
 } // namespace bslate

@@ -4,6 +4,7 @@
 #include "core/light/optics.h"
 #include "core/quantity/number_text.h"
 #include "core/quantity/parse.h"
+#include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 #include "core/quantity/scan.h"
 
@@ -38,7 +39,7 @@ Result<FrameRate> rateFrom(std::string word) {
     return parseFrameRate(word);
 }
 
-struct Reader {
+struct ModeLineReader {
     ModeLine line;
     bool framed = false;
     bool sensorRate = false;
@@ -263,7 +264,7 @@ std::string plainName(FrameSize frame, const std::string& codec, Magnification c
 } // namespace
 
 Result<ModeLine> parseModeLine(std::string_view text) {
-    Reader reader;
+    ModeLineReader reader;
     std::string rest(text);
     reader.line.name = takeQuoted(rest);
     std::istringstream words{rest};

@@ -1,4 +1,4 @@
-#include "core/kit/edit.h"
+#include "core/kit/profile_edit.h"
 
 #include "core/base/find_by_id.h"
 

@@ -34,7 +34,7 @@ std::vector<std::string> split(std::string_view text, IsBreak isBreak) {
     return pieces;
 }
 
-std::vector<std::string> wordsOf(std::string_view line) {
+std::vector<std::string> ruleWords(std::string_view line) {
     return split(line, [](char c) { return c == ' ' || c == '\t'; });
 }
 
@@ -155,7 +155,7 @@ std::string lineOf(const IsoRule& rule) {
 }
 
 Result<RateSet> rateSetFrom(const std::string& line) {
-    const auto words = wordsOf(line);
+    const auto words = ruleWords(line);
     if (words.size() != 3)
         return refuse(ErrorCode::EmptyText, line, "region, its name, and its rates: 25/50/100");
     RateSet set;
@@ -195,7 +195,7 @@ std::optional<IsoBehaviour> behaviourNamed(const std::string& word) {
 Result<IsoRule> isoRuleFrom(const std::string& line) {
     IsoRule rule;
     bool behaves = false;
-    const auto words = wordsOf(line);
+    const auto words = ruleWords(line);
     for (std::size_t i = 1; i < words.size(); ++i) {
         const auto& word = words[i];
         if (const auto behaviour = behaviourNamed(word)) {
@@ -231,7 +231,7 @@ Result<Constraint> constraintFrom(const std::string& line) {
         return refuse(ErrorCode::EmptyText, line, "a colon and why, in words a person understands");
     constraint.reason = why.substr(start, why.find_last_not_of(" \t") - start + 1);
     bool after = false;
-    for (const auto& word : wordsOf(line.substr(0, colon))) {
+    for (const auto& word : ruleWords(line.substr(0, colon))) {
         const auto kinds = {ConstraintKind::Requires, ConstraintKind::Excludes,
                             ConstraintKind::Limits};
         const auto kind = std::find_if(kinds.begin(), kinds.end(),
@@ -277,7 +277,7 @@ Outcome take(std::vector<Rule>& rules, const std::vector<Rule>& before, const st
 }
 
 Outcome readLine(Camera& camera, const Camera& before, const std::string& line) {
-    const auto words = wordsOf(line);
+    const auto words = ruleWords(line);
     if (words.front() == "region")
         return take(camera.rateSets, before.rateSets, line, rateSetFrom);
     if (words.front() == "iso")
@@ -311,7 +311,7 @@ Result<Camera> withRuleLines(Camera camera, const std::vector<std::string>& line
     camera.isoRules.clear();
     camera.constraints.clear();
     for (std::size_t i = 0; i < lines.size(); ++i) {
-        if (wordsOf(lines[i]).empty())
+        if (ruleWords(lines[i]).empty())
             continue;
         if (const auto outcome = readLine(camera, before, lines[i]); !outcome) {
             Error error = outcome.error();

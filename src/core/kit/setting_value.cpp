@@ -1,6 +1,7 @@
 #include "core/kit/setting_value.h"
 
 #include "core/quantity/parse.h"
+#include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 
 #include <algorithm>

@@ -21,17 +21,17 @@ std::uint64_t checksumOf(std::span<const std::byte> bytes, std::uint64_t from) {
     return from;
 }
 
-SimulatedCard::SimulatedCard(const CardBehaviour& behaviour, DataSize capacity, std::uint64_t seed)
+SimulatedCard::SimulatedCard(const CardBehaviour& behaviour, ByteCount capacity, std::uint64_t seed)
     : m_behaviour(behaviour)
     , m_capacity(capacity)
     , m_wear(seed)
     , m_nextStall(untilStall(behaviour, m_wear)) {}
 
 Result<Seconds> SimulatedCard::write(std::span<const std::byte> block) {
-    const DataSize size(static_cast<double>(block.size()));
+    const ByteCount size{block.size()};
     if (m_written + size > m_capacity)
         return Error{ErrorCode::FileUnwritable, {}, "simulated card", {}, "room for the block"};
-    Seconds took(size.value() * 8 / m_behaviour.sustained.value());
+    Seconds took(sizeOf(size).value() * 8 / m_behaviour.sustained.value());
     m_busy += took;
     while (m_busy > m_nextStall) {
         took += Seconds(m_behaviour.stallsVary ? m_wear.exponential(m_behaviour.stall.value())
@@ -39,35 +39,31 @@ Result<Seconds> SimulatedCard::write(std::span<const std::byte> block) {
         m_nextStall += untilStall(m_behaviour, m_wear);
     }
     m_checksum = checksumOf(block, m_checksum);
-    m_written += size;
+    m_written = m_written + size;
     m_clock += took;
     return took;
 }
 
-Result<CardBench> benchCard(CardDevice& device, DataSize total, DataSize block,
+Result<CardBench> benchCard(CardDevice& device, ByteCount total, ByteCount block,
                             const std::function<bool(double done)>& keepGoing) {
-    // A part of a byte is never written.
-    total = DataSize(std::floor(total.value()));
-    block = DataSize(std::floor(block.value()));
-    if (total.value() < 1 || block.value() < 1)
+    if (total.value == 0 || block.value == 0)
         return Error{ErrorCode::OutOfRange, {}, {}, {}, "at least one byte to write"};
     // Bytes that no card makes smaller.
-    std::vector<std::byte> bytes(static_cast<std::size_t>(block.value()));
+    std::vector<std::byte> bytes(block.value);
     Random noise(1);
     for (auto& byte : bytes)
         byte = static_cast<std::byte>(noise.next() >> 56);
     CardBench bench;
     bench.worst = DataRate(std::numeric_limits<double>::infinity());
     while (bench.written < total) {
-        if (keepGoing && !keepGoing(bench.written.value() / total.value()))
+        if (keepGoing && !keepGoing(sizeOf(bench.written).value() / sizeOf(total).value()))
             break;
-        const auto size =
-            static_cast<std::size_t>(std::min(block.value(), (total - bench.written).value()));
+        const auto size = std::min(block.value, total.value - bench.written.value);
         const auto took = device.write({bytes.data(), size});
         if (!took)
             return took.error();
         const double bits = static_cast<double>(size) * 8;
-        bench.written += DataSize(static_cast<double>(size));
+        bench.written.value += size;
         bench.time += *took;
         ++bench.blocks;
         const DataRate rate(took->value() > 0 ? bits / took->value()
@@ -79,7 +75,7 @@ Result<CardBench> benchCard(CardDevice& device, DataSize total, DataSize block,
         }
     }
     if (bench.time.value() > 0)
-        bench.sustained = DataRate(bench.written.value() * 8 / bench.time.value());
+        bench.sustained = DataRate(sizeOf(bench.written).value() * 8 / bench.time.value());
     return bench;
 }
 

@@ -2,6 +2,7 @@
 
 #include "core/base/random.h"
 #include "core/media/write_simulation.h"
+#include "core/quantity/byte_count.h"
 
 #include <cstddef>
 #include <functional>
@@ -23,21 +24,21 @@ public:
 /// checksum (FNV-1a, 64 bits).
 class SimulatedCard : public CardDevice {
 public:
-    SimulatedCard(const CardBehaviour& behaviour, DataSize capacity, std::uint64_t seed);
+    SimulatedCard(const CardBehaviour& behaviour, ByteCount capacity, std::uint64_t seed);
 
     [[nodiscard]] Result<Seconds> write(std::span<const std::byte> block) override;
     [[nodiscard]] Seconds clock() const { return m_clock; }
-    [[nodiscard]] DataSize written() const { return m_written; }
+    [[nodiscard]] ByteCount written() const { return m_written; }
     [[nodiscard]] std::uint64_t checksum() const { return m_checksum; }
 
 private:
     CardBehaviour m_behaviour;
-    DataSize m_capacity;
+    ByteCount m_capacity;
     Random m_wear;
     Seconds m_clock{0};
     Seconds m_nextStall; ///< of busy time
     Seconds m_busy{0};
-    DataSize m_written{0};
+    ByteCount m_written;
     std::uint64_t m_checksum = 0xcbf29ce484222325u;
 };
 
@@ -46,7 +47,7 @@ private:
                                        std::uint64_t from = 0xcbf29ce484222325u);
 
 struct CardBench {
-    DataSize written{0};
+    ByteCount written;
     Seconds time{0};
     DataRate sustained{0};
     DataRate worst{0};  ///< of the slowest block
@@ -55,9 +56,9 @@ struct CardBench {
 };
 
 /// Writes `total` in blocks and times each. Stops at the first failure. `keepGoing` is asked before
-/// each block; when it says no, what was measured by then is given. Parts of bytes are left out
-/// of both; OutOfRange when nothing remains. Precondition: block at most 256 MB.
-[[nodiscard]] Result<CardBench> benchCard(CardDevice& device, DataSize total, DataSize block,
+/// each block; when it says no, what was measured by then is given. OutOfRange for nothing to
+/// write. Precondition: block at most 256 MB.
+[[nodiscard]] Result<CardBench> benchCard(CardDevice& device, ByteCount total, ByteCount block,
                                           const std::function<bool(double done)>& keepGoing = {});
 
 } // namespace bslate

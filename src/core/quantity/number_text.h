@@ -5,6 +5,9 @@
 /// How print.cpp and print_gear.cpp write bare numbers.
 namespace bslate {
 
+/// Fixed decimals with a point, never "-0.0"; a non-finite value prints as a dash.
+[[nodiscard]] std::string fixedText(double value, int decimals);
+
 /// Shortest decimal text that reads back to the same double; never an exponent.
 [[nodiscard]] std::string exact(double value);
 

@@ -1,5 +1,6 @@
+#include "core/quantity/parse_gear.h"
+
 #include "core/quantity/accept.h"
-#include "core/quantity/parse.h"
 #include "core/quantity/scan.h"
 
 #include <charconv>

@@ -60,18 +60,6 @@ std::string timeText(double seconds) {
 
 } // namespace
 
-std::string fixedText(double value, int decimals) {
-    if (!std::isfinite(value))
-        return "\u2013";
-    char buffer[400];
-    const auto end =
-        std::to_chars(buffer, buffer + sizeof buffer, value, std::chars_format::fixed, decimals);
-    std::string text(buffer, end.ptr);
-    if (text.front() == '-' && text.find_first_of("123456789") == std::string::npos)
-        text.erase(0, 1);
-    return text;
-}
-
 std::string print(Stops stops) {
     const auto text = fixedText(stops.value(), 1);
     const bool zero = text.find_first_of("123456789") == std::string::npos;
@@ -154,6 +142,11 @@ std::string spell(TStop iris) {
             return "T" + std::string(mark.label);
     return "T" + exact(iris.value());
 }
+std::string spell(FNumber iris) {
+    const auto t = spell(TStop(iris.value()));
+    return "f/" + t.substr(1);
+}
+
 std::string spell(const Shutter& shutter) {
     if (const auto* angle = std::get_if<ShutterAngle>(&shutter))
         return exact(angle->value()) + "\u00b0";

@@ -1,5 +1,6 @@
+#include "core/quantity/print_gear.h"
+
 #include "core/quantity/number_text.h"
-#include "core/quantity/print.h"
 
 #include <cmath>
 
@@ -118,10 +119,6 @@ std::string spell(WattHours energy) {
 std::string spell(DataSize size) {
     const double giga = size.value() / 1e9;
     return giga * 1e9 == size.value() ? exact(giga) + " GB" : exact(size.value()) + " B";
-}
-std::string spell(FNumber iris) {
-    const auto t = spell(TStop(iris.value()));
-    return "f/" + t.substr(1);
 }
 std::string spell(FrameSize size) {
     return std::to_string(size.width) + "x" + std::to_string(size.height);

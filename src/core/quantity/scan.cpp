@@ -6,14 +6,6 @@
 namespace bslate {
 namespace {
 
-constexpr std::size_t kMaxShown = 40;
-
-bool isDigit(char c) {
-    return c >= '0' && c <= '9';
-}
-bool isSpace(char c) {
-    return c == ' ' || c == '\t';
-}
 
 void replaceAll(std::string& text, std::string_view from, std::string_view to) {
     for (auto at = text.find(from); at != std::string::npos; at = text.find(from, at + to.size()))
@@ -127,7 +119,7 @@ std::string lowered(std::string_view text) {
 Result<Scanned> scan(std::string_view text, std::string_view expected) {
     const std::string source = plain(text);
     const auto fail = [&](ErrorCode code) {
-        return Error{code, {}, {}, std::string(text.substr(0, kMaxShown)), std::string(expected)};
+        return Error{code, {}, {}, shortened(text), std::string(expected)};
     };
     if (source.empty())
         return fail(ErrorCode::EmptyText);

@@ -28,6 +28,14 @@ struct Scanned {
 /// not below one. `expected` goes into the error.
 [[nodiscard]] Result<Scanned> scan(std::string_view text, std::string_view expected);
 
+/// ASCII only, whatever the locale.
+[[nodiscard]] inline bool isDigit(char c) {
+    return c >= '0' && c <= '9';
+}
+[[nodiscard]] inline bool isSpace(char c) {
+    return c == ' ' || c == '\t';
+}
+
 /// Lower-case copy, ASCII only.
 [[nodiscard]] std::string lowered(std::string_view text);
 

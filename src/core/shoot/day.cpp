@@ -16,26 +16,26 @@ Take* findTake(ShootDay& day, std::string_view id) {
 
 namespace {
 
-constexpr Seconds kDay(24 * 3600.0);
+constexpr Seconds kWholeDay(24 * 3600.0);
 
 // The moment nearest to the expected one at which the clock shows that time.
 Seconds nearest(Seconds expected, Seconds timeOfDay) {
-    const double days = std::round((expected - timeOfDay).value() / kDay.value());
-    return timeOfDay + kDay * std::max(0.0, days);
+    const double days = std::round((expected - timeOfDay).value() / kWholeDay.value());
+    return timeOfDay + kWholeDay * std::max(0.0, days);
 }
 
 } // namespace
 
 Seconds onDay(Seconds start, Seconds timeOfDay) {
-    return timeOfDay < start - kEarliest ? timeOfDay + kDay : timeOfDay;
+    return timeOfDay < start - kEarliest ? timeOfDay + kWholeDay : timeOfDay;
 }
 
 Seconds nextAfter(Seconds start, Seconds timeOfDay) {
-    return timeOfDay < start ? timeOfDay + kDay : timeOfDay;
+    return timeOfDay < start ? timeOfDay + kWholeDay : timeOfDay;
 }
 
 Seconds clockOf(Seconds moment) {
-    return Seconds(std::fmod(moment.value(), kDay.value()));
+    return Seconds(std::fmod(moment.value(), kWholeDay.value()));
 }
 
 std::vector<TimedTake> timesOf(const ShootDay& day) {

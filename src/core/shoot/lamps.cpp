@@ -1,7 +1,7 @@
 #include "core/shoot/lamps.h"
 
 #include "core/quantity/number_text.h"
-#include "core/quantity/parse.h"
+#include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 #include "core/quantity/scan.h"
 #include "core/shoot/line_words.h"
@@ -32,7 +32,7 @@ Waveform waveformOf(SourceKind kind) {
     }
 }
 
-struct Reader {
+struct LampReader {
     Source source;
     bool kindSeen = false;
 
@@ -89,11 +89,6 @@ struct Reader {
     }
 };
 
-std::string compact(std::string text) {
-    std::erase(text, ' ');
-    return text;
-}
-
 } // namespace
 
 Fraction usualDepth(SourceKind kind) {
@@ -141,7 +136,7 @@ std::vector<PulsedLight> lightsOf(const Scene& scene, Hertz mains) {
 }
 
 Result<Source> parseLampLine(std::string_view text) {
-    Reader reader;
+    LampReader reader;
     for (const auto& [typed, isName] : lineWords(text.substr(0, 400))) {
         const auto known = isName ? Result<bool>(false) : reader.read(lowered(typed));
         if (!known)

@@ -1,13 +1,9 @@
 #include "core/shoot/line_words.h"
 
+#include "core/quantity/scan.h"
+
 namespace bslate {
-namespace {
-
-bool isSpace(char c) {
-    return c == ' ' || c == '\t';
-}
-
-} // namespace
+namespace {} // namespace
 
 std::vector<LineWord> lineWords(std::string_view text) {
     std::vector<LineWord> words;
@@ -42,6 +38,11 @@ std::string quoted(std::string_view text) {
         result += c;
     }
     return result + "\"";
+}
+
+std::string compact(std::string text) {
+    std::erase(text, ' ');
+    return text;
 }
 
 } // namespace bslate

@@ -21,4 +21,7 @@ struct LineWord {
 /// The text in quotes, such that lineWords() gives it back as one word.
 [[nodiscard]] std::string quoted(std::string_view text);
 
+/// Without its spaces, so that it is one word.
+[[nodiscard]] std::string compact(std::string text);
+
 } // namespace bslate

@@ -1,6 +1,7 @@
 #include "core/shoot/scene_line.h"
 
 #include "core/quantity/parse.h"
+#include "core/quantity/parse_gear.h"
 #include "core/quantity/scan.h"
 #include "core/shoot/line_words.h"
 #include "core/shoot/scene_words.h"
@@ -16,10 +17,6 @@ constexpr std::size_t kLongest = 400;
 bool isLetter(char c) {
     return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z');
 }
-bool isDigit(char c) {
-    return c >= '0' && c <= '9';
-}
-
 // A comma ends a word but never splits one, so that "4,5lx" is not read as 5 lx.
 std::vector<LineWord> wordsOf(std::string_view text) {
     std::vector<LineWord> words;
@@ -42,7 +39,7 @@ bool isSceneNumber(std::string_view word) {
     return digits > 0 && digits <= 4 && (digits == word.size() || letter);
 }
 
-struct Reader {
+struct SceneLineReader {
     std::vector<std::string> words;
     std::vector<bool> quoted; // of each word: it is a name whatever it says
     std::size_t at = 0;
@@ -84,7 +81,7 @@ struct Reader {
     void finish();
 };
 
-bool Reader::number() {
+bool SceneLineReader::number() {
     // "#" makes a number of whatever follows it.
     const bool told = at == 0 && words[0].size() > 1 && words[0].front() == '#';
     if (at != 0 || !(told || isSceneNumber(words[0])))
@@ -93,7 +90,7 @@ bool Reader::number() {
     return take(LinePart::Number);
 }
 
-bool Reader::word() {
+bool SceneLineReader::word() {
     auto& scene = line.scene;
     const std::string typed = lowered(words[at]);
     if (typed == "int" || typed == "ext") {
@@ -121,7 +118,7 @@ bool Reader::word() {
     return false;
 }
 
-bool Reader::day() {
+bool SceneLineReader::day() {
     const std::string typed = lowered(words[at]);
     const std::string_view digits =
         std::string_view(typed).substr(typed.starts_with("day") ? 3
@@ -140,7 +137,7 @@ bool Reader::day() {
     return false;
 }
 
-bool Reader::light() {
+bool SceneLineReader::light() {
     for (const std::size_t count : {std::size_t{1}, std::size_t{2}}) {
         const std::string text = count == 1 ? words[at] : pair();
         // A lone "EV" or number must wait for its partner.
@@ -153,7 +150,7 @@ bool Reader::light() {
 }
 
 // "to EV14.6 in 40min" or ">EV14.6/40min".
-bool Reader::change() {
+bool SceneLineReader::change() {
     const std::string typed = words[at];
     if (typed.front() == '>' || typed.starts_with("\u2192")) {
         const auto slash = typed.rfind('/');
@@ -184,7 +181,7 @@ bool Reader::change() {
     return false;
 }
 
-bool Reader::source() {
+bool SceneLineReader::source() {
     const std::string typed = lowered(words[at]);
     auto& sources = line.scene.sources;
     for (const auto& known : kSourceWords)
@@ -209,7 +206,7 @@ bool Reader::source() {
     return take(LinePart::Source);
 }
 
-bool Reader::depth() {
+bool SceneLineReader::depth() {
     const std::string typed = lowered(words[at]);
     if (typed.front() != 't' || typed.size() < 2 || !isDigit(typed[1]))
         return false;
@@ -222,7 +219,7 @@ bool Reader::depth() {
     return take(LinePart::Depth);
 }
 
-bool Reader::motion() {
+bool SceneLineReader::motion() {
     const std::string typed = lowered(words[at]);
     if (typed.ends_with("w/s")) {
         const auto speed = parseWidthsPerSecond(typed);
@@ -247,7 +244,7 @@ bool Reader::motion() {
     return take(LinePart::SlowMotion);
 }
 
-bool Reader::length() {
+bool SceneLineReader::length() {
     auto& scene = line.scene;
     const auto isLength = [](const std::string& word) {
         return word.find_first_of("hms") != std::string::npos && isDigit(word.front());
@@ -276,7 +273,7 @@ bool Reader::length() {
     return false;
 }
 
-bool Reader::small() {
+bool SceneLineReader::small() {
     const std::string typed = lowered(words[at]);
     const bool number = isDigit(typed.front()) || typed.front() == '-';
     if (!number)
@@ -294,7 +291,7 @@ bool Reader::small() {
     return false;
 }
 
-void Reader::next() {
+void SceneLineReader::next() {
     if (quoted[at]) {
         if (!(at == 0 && words[0].starts_with('#') && number()))
             named();
@@ -319,7 +316,7 @@ void Reader::next() {
     named();
 }
 
-void Reader::finish() {
+void SceneLineReader::finish() {
     Patch grey;
     grey.id = "grey";
     grey.name = "Grey card";
@@ -342,7 +339,7 @@ Result<SceneLine> parseSceneLine(std::string_view text) {
     if (text.size() > kLongest)
         return Error{
             ErrorCode::OutOfRange, {}, {}, shortened(text), "a line of at most 400 characters"};
-    Reader reader;
+    SceneLineReader reader;
     for (auto& word : wordsOf(text)) {
         reader.words.push_back(std::move(word.text));
         reader.quoted.push_back(word.quoted);

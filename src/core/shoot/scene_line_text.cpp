@@ -1,7 +1,8 @@
+#include "core/shoot/scene_line_text.h"
+
 #include "core/quantity/number_text.h"
 #include "core/quantity/print.h"
 #include "core/shoot/line_words.h"
-#include "core/shoot/scene_line.h"
 #include "core/shoot/scene_words.h"
 
 #include <algorithm>
@@ -14,11 +15,6 @@ std::string wordOf(DescribedLight light) {
         if (known.light == light)
             return std::string(known.word);
     return {};
-}
-
-std::string compact(std::string text) {
-    std::erase(text, ' ');
-    return text;
 }
 
 // The lamps of the line in place of those it can tell, which keep what it does not say when their

@@ -1,7 +1,7 @@
 #include "core/shoot/take_line.h"
 
 #include "core/base/find_by_id.h"
-#include "core/quantity/parse.h"
+#include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 #include "core/quantity/scan.h"
 #include "core/shoot/line_words.h"

@@ -1,3 +1,5 @@
+#include "core/signal/exposure_series.h"
+
 #include "core/signal/series_readings.h"
 
 #include <algorithm>

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/signal/curve_fit.h"
+#include "core/signal/series_reading.h"
 
 #include <array>
 #include <optional>
@@ -10,20 +11,6 @@
 /// Testing one's own camera: a grey card photographed at known steps of exposure, and what its
 /// readings say of the curve, of where each channel clips and of where noise takes over.
 namespace bslate {
-
-/// One frame of the series: the exposure given, what the channels read, and how much they scatter.
-struct SeriesReading {
-    Stops stops; ///< from the exposure that should put the card on mid-grey
-    std::array<Signal, 3> rgb{};
-    std::optional<Signal> noise; ///< standard deviation of the patch
-    friend bool operator==(const SeriesReading&, const SeriesReading&) = default;
-};
-
-enum class ReadingFate {
-    Used,
-    Outlier, ///< far off what its neighbours say; left out
-    Clipped  ///< at least one channel is at its end; left out
-};
 
 struct SeriesFit {
     Curve curve;                    ///< ends where the first channel clips
@@ -42,9 +29,6 @@ struct SeriesFit {
     [[nodiscard]] std::optional<Stops> firstClip() const;
     [[nodiscard]] int outliers() const;
 };
-
-inline constexpr std::size_t kLeastReadings = 6;
-inline constexpr std::size_t kMostReadings = 2000;
 
 /// Fits a series. Flare and shift are found against `nominal` first and taken off the light; then
 /// camera-log is fitted with readings re-weighted until outliers have no say (Tukey's biweight on

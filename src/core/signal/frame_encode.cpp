@@ -10,7 +10,7 @@
 namespace bslate {
 namespace {
 
-constexpr std::size_t kBlock = 512; // pixels; they stay in the first cache from step to step
+constexpr std::size_t kEncodeBlock = 512; // pixels; they stay in the first cache from step to step
 
 // GCC makes a version of the loop for wider registers and picks one when the program starts.
 #if defined(__GNUC__) && !defined(__clang__) && defined(__x86_64__)
@@ -89,8 +89,8 @@ void encodeFrame(const Curve& curve, const Matrix3& matrix, std::span<const floa
     const auto* log = std::get_if<CameraLog>(&curve.family);
     const LogValues values(log ? *log : CameraLog{}, log ? curve : Curve{CameraLog{}, {}, {}});
     const std::size_t pixels = light.size() / 3;
-    for (std::size_t at = 0; at < pixels; at += kBlock) {
-        const std::size_t count = std::min(kBlock, pixels - at);
+    for (std::size_t at = 0; at < pixels; at += kEncodeBlock) {
+        const std::size_t count = std::min(kEncodeBlock, pixels - at);
         float* out = signal.data() + 3 * at;
         multiply(m, light.data() + 3 * at, out, count);
         if (log)

@@ -1,6 +1,13 @@
 #pragma once
 
-#include "core/signal/exposure_series.h"
+#include "core/base/result.h"
+#include "core/signal/series_reading.h"
+
+#include <array>
+#include <optional>
+#include <span>
+#include <string>
+#include <vector>
 
 /// The readings of a series looked through before any curve is fitted. Private to signal.
 namespace bslate::series {

@@ -1,4 +1,4 @@
-#include "core/cadence/safe_shutter.h"
+#include "core/cadence/safe_rate.h"
 
 #include "core/cadence/rates.h"
 

@@ -1,3 +1,4 @@
+#include "core/kit/check.h"
 #include "core/kit/edit.h"
 #include "core/kit/mode_line.h"
 #include "support/sample_shoot.h"

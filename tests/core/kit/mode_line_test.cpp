@@ -1,3 +1,4 @@
+#include "core/kit/check.h"
 #include "core/kit/kit.h"
 #include "core/kit/mode_line.h"
 

@@ -1,4 +1,6 @@
+#include "core/kit/check.h"
 #include "core/kit/edit.h"
+#include "core/kit/profile_edit.h"
 #include "core/kit/series_plan.h"
 #include "support/sample_shoot.h"
 

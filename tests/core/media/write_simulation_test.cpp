@@ -68,7 +68,7 @@ TEST(SimulatedCard, TakesARealFileInTheTimeItsClockSays) {
     const std::string text{std::istreambuf_iterator<char>(file), {}};
     ASSERT_GT(text.size(), 1000u);
     const auto bytes = std::as_bytes(std::span(text));
-    SimulatedCard card({DataRate(8e6), 0, Seconds(0), true}, DataSize(1e6), 1);
+    SimulatedCard card({DataRate(8e6), 0, Seconds(0), true}, ByteCount{1000000}, 1);
     Seconds sum(0);
     for (std::size_t at = 0; at < bytes.size(); at += 512) {
         const auto took =
@@ -78,31 +78,31 @@ TEST(SimulatedCard, TakesARealFileInTheTimeItsClockSays) {
     }
     EXPECT_NEAR(card.clock().value(), static_cast<double>(text.size()) / 1e6, 1e-12);
     EXPECT_DOUBLE_EQ(sum.value(), card.clock().value());
-    EXPECT_EQ(card.written().value(), static_cast<double>(text.size()));
+    EXPECT_EQ(card.written().value, static_cast<double>(text.size()));
     EXPECT_EQ(card.checksum(), checksumOf(bytes));
     EXPECT_NE(card.checksum(), checksumOf(bytes.first(bytes.size() - 1)));
-    SimulatedCard small({DataRate(8e6), 0, Seconds(0), true}, DataSize(600), 1);
+    SimulatedCard small({DataRate(8e6), 0, Seconds(0), true}, ByteCount{600}, 1);
     EXPECT_TRUE(small.write(bytes.first(512)).ok());
     EXPECT_FALSE(small.write(bytes.first(512)).ok()) << "it is full";
-    EXPECT_EQ(small.written().value(), 512);
+    EXPECT_EQ(small.written().value, 512);
 }
 
 TEST(CardBench, FindsTheSpeedAndTheWorstBlock) {
     // Stalls of 1 s six times an hour of busy time: 4 GB at 60 MB/s are 67 s, about a tenth of one.
-    SimulatedCard steady(*parseCardBehaviour("V60"), DataSize(1e9), 1);
-    const auto calm = benchCard(steady, DataSize(200e6), DataSize(16e6));
+    SimulatedCard steady(*parseCardBehaviour("V60"), ByteCount{1000000000}, 1);
+    const auto calm = benchCard(steady, ByteCount{200000000}, ByteCount{16000000});
     ASSERT_TRUE(calm.ok());
     EXPECT_NEAR(calm->sustained.value(), 60 * 8e6, 1);
     EXPECT_NEAR(calm->worst.value(), 60 * 8e6, 1);
     EXPECT_EQ(calm->blocks, 13);
-    SimulatedCard failing({DataRate(480e6), 3600, Seconds(2), false}, DataSize(1e9), 1);
-    const auto bad = benchCard(failing, DataSize(200e6), DataSize(16e6));
+    SimulatedCard failing({DataRate(480e6), 3600, Seconds(2), false}, ByteCount{1000000000}, 1);
+    const auto bad = benchCard(failing, ByteCount{200000000}, ByteCount{16000000});
     ASSERT_TRUE(bad.ok());
     EXPECT_LT(bad->worst.value(), 16e6 * 8 / 2);
     EXPECT_LT(bad->sustained.value(), 480e6);
-    SimulatedCard stopped(*parseCardBehaviour("V60"), DataSize(1e9), 1);
-    const auto part =
-        benchCard(stopped, DataSize(200e6), DataSize(16e6), [](double done) { return done < 0.5; });
+    SimulatedCard stopped(*parseCardBehaviour("V60"), ByteCount{1000000000}, 1);
+    const auto part = benchCard(stopped, ByteCount{200000000}, ByteCount{16000000},
+                                [](double done) { return done < 0.5; });
     EXPECT_EQ(part->blocks, 7) << "7 * 16 of 200 MB are past the half";
 }
 

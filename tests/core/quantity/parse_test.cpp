@@ -1,5 +1,6 @@
 #include "core/quantity/aperture_marks.h"
 #include "core/quantity/parse.h"
+#include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 
 #include <gtest/gtest.h>

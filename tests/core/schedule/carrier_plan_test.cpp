@@ -1,4 +1,4 @@
-#include "core/schedule/carrier_plan.h"
+#include "core/schedule/plan_carriers.h"
 
 #include "core/base/random.h"
 

@@ -1,6 +1,6 @@
 // Whatever day is planned: nothing is in two places, over-full, or back before it is renewed.
 #include "core/base/random.h"
-#include "core/schedule/carrier_plan.h"
+#include "core/schedule/plan_carriers.h"
 
 #include <gtest/gtest.h>
 

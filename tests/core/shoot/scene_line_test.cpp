@@ -1,5 +1,5 @@
 #include "core/quantity/print.h"
-#include "core/shoot/scene_line.h"
+#include "core/shoot/scene_line_text.h"
 
 #include <gtest/gtest.h>
 

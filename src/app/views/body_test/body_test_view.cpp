@@ -6,11 +6,11 @@
 #include "app/views/body_test/series_card.h"
 #include "app/views/card/card_dialog.h"
 #include "core/base/find_by_id.h"
-#include "core/kit/edit.h"
+#include "core/facts/tested_zebra.h"
+#include "core/kit/profile_edit.h"
 #include "core/quantity/print.h"
-#include "core/verdict/zebra.h"
-#include "io/files.h"
-#include "io/readings_csv.h"
+#include "io/system/files.h"
+#include "io/text/readings_csv.h"
 
 #include <QComboBox>
 #include <QFileDialog>

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/kit/series_plan.h"
-#include "core/verdict/card_text.h"
+#include "core/words/card_text.h"
 
 namespace bslate::app {
 

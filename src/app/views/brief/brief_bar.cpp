@@ -2,9 +2,10 @@
 
 #include "app/document/text.h"
 #include "app/widgets/quantity_edit.h"
+#include "core/facts/schools.h"
 #include "core/quantity/parse.h"
+#include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
-#include "core/verdict/schools.h"
 
 #include <QComboBox>
 #include <QHBoxLayout>

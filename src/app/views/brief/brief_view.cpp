@@ -8,6 +8,7 @@
 #include "app/views/brief/scene_entry.h"
 #include "app/views/brief/scene_picture.h"
 #include "app/widgets/quantity_edit.h"
+#include "core/shoot/scene_line_text.h"
 
 #include <QCheckBox>
 #include <QKeyEvent>

@@ -8,6 +8,7 @@
 #include "app/views/cadence/speed_ruler.h"
 #include "app/views/cadence/time_strip.h"
 #include "app/widgets/value_block.h"
+#include "core/facts/evaluate.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
 

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/verdict/card_text.h"
+#include "core/words/card_text.h"
 
 #include <QDialog>
 

@@ -4,7 +4,7 @@
 #include "app/style/marks.h"
 #include "app/style/style.h"
 #include "app/widgets/dial_in_rows.h"
-#include "io/files.h"
+#include "io/system/files.h"
 
 #include <QBuffer>
 #include <QImage>

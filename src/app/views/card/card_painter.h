@@ -2,7 +2,7 @@
 
 #include "app/style/tokens.h"
 #include "core/base/result.h"
-#include "core/verdict/card_text.h"
+#include "core/words/card_text.h"
 
 #include <QPainter>
 #include <QSizeF>

@@ -1,7 +1,7 @@
 #include "app/views/compare/compare_dialog.h"
 
 #include "app/document/text.h"
-#include "core/verdict/figures.h"
+#include "core/facts/figures.h"
 
 #include <QApplication>
 #include <QClipboard>

@@ -4,6 +4,7 @@
 #include "app/views/kit/camera_text.h"
 #include "app/views/kit/sensor_picture.h"
 #include "core/base/find_by_id.h"
+#include "core/kit/check.h"
 #include "core/kit/edit.h"
 #include "core/kit/mode_line.h"
 #include "core/kit/rule_line.h"

@@ -3,6 +3,7 @@
 #include "app/document/text.h"
 #include "core/base/find_by_id.h"
 #include "core/quantity/parse.h"
+#include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 
 namespace bslate::app {

@@ -4,6 +4,7 @@
 #include "app/style/marks.h"
 #include "app/views/light/target_marks.h"
 #include "app/widgets/painted_access.h"
+#include "core/facts/evaluate.h"
 #include "core/light/metering.h"
 #include "core/quantity/print.h"
 

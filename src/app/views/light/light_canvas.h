@@ -4,7 +4,7 @@
 #include "app/style/style.h"
 #include "app/widgets/patch_handle.h"
 #include "app/widgets/stops_axis.h"
-#include "core/verdict/targets.h"
+#include "core/facts/targets.h"
 
 #include <QElapsedTimer>
 #include <QPixmap>

@@ -5,8 +5,8 @@
 #include "app/style/marks.h"
 #include "app/views/light/target_marks.h"
 #include "app/widgets/label_rows.h"
+#include "core/facts/schools.h"
 #include "core/quantity/print.h"
-#include "core/verdict/schools.h"
 
 #include <QPainter>
 #include <QPainterPath>

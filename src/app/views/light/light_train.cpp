@@ -3,6 +3,7 @@
 #include "app/document/text.h"
 #include "app/style/marks.h"
 #include "app/widgets/value_block.h"
+#include "core/facts/evaluate.h"
 #include "core/light/metering.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"

@@ -5,9 +5,9 @@
 #include "app/views/light/light_canvas.h"
 #include "app/views/light/light_train.h"
 #include "app/widgets/quantity_edit.h"
+#include "core/facts/schools.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
-#include "core/verdict/schools.h"
 
 #include <QComboBox>
 #include <QKeyEvent>

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "app/style/style.h"
-#include "core/verdict/targets.h"
+#include "core/facts/targets.h"
 
 #include <QPainter>
 

@@ -3,9 +3,9 @@
 #include "app/document/text.h"
 #include "app/style/style.h"
 #include "app/widgets/save_path.h"
+#include "core/facts/evaluate.h"
 #include "core/quantity/print.h"
-#include "core/verdict/evaluation.h"
-#include "io/transform_file.h"
+#include "io/colour/transform_file.h"
 
 #include <QComboBox>
 #include <QDialogButtonBox>

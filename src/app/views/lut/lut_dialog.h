@@ -1,8 +1,8 @@
 #pragma once
 
 #include "app/document/background_job.h"
-#include "io/lut_file.h"
-#include "io/transform_file.h"
+#include "io/colour/lut_file.h"
+#include "io/colour/transform_file.h"
 
 #include <QDialog>
 

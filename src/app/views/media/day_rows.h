@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/verdict/day/day_plan.h"
+#include "core/day/day_plan.h"
 
 #include <QRectF>
 #include <QString>

@@ -2,8 +2,8 @@
 
 #include "app/style/style.h"
 #include "app/views/media/day_rows.h"
+#include "core/day/day_edit.h"
 #include "core/shoot/shoot.h"
-#include "core/verdict/day/day_edit.h"
 
 #include <QWidget>
 

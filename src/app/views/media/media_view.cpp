@@ -3,7 +3,7 @@
 #include "app/document/text.h"
 #include "app/style/marks.h"
 #include "app/views/media/pack_card.h"
-#include "core/quantity/parse.h"
+#include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 #include "core/shoot/take_line.h"
 

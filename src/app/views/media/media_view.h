@@ -5,7 +5,7 @@
 #include "app/views/media/day_timeline.h"
 #include "app/views/media/take_fields.h"
 #include "app/widgets/quantity_edit.h"
-#include "core/verdict/card_text.h"
+#include "core/words/card_text.h"
 
 #include <QWidget>
 

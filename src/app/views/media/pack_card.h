@@ -1,7 +1,7 @@
 #pragma once
 
-#include "core/verdict/card_text.h"
-#include "core/verdict/day/pack_list.h"
+#include "core/day/pack_list.h"
+#include "core/words/card_text.h"
 
 namespace bslate::app {
 

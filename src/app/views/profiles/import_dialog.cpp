@@ -2,7 +2,7 @@
 
 #include "app/document/text.h"
 #include "app/views/profiles/curve_picture.h"
-#include "core/quantity/parse.h"
+#include "core/quantity/parse_gear.h"
 
 #include <QApplication>
 #include <QComboBox>

@@ -3,7 +3,7 @@
 #include "app/document/background_job.h"
 #include "app/style/style.h"
 #include "core/kit/kit.h"
-#include "io/transform_file.h"
+#include "io/colour/transform_file.h"
 
 #include <QDialog>
 

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "app/style/style.h"
-#include "core/verdict/look_compare.h"
+#include "core/facts/look_compare.h"
 
 #include <QWidget>
 

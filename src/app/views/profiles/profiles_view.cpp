@@ -7,8 +7,8 @@
 #include "app/views/profiles/import_dialog.h"
 #include "app/views/profiles/ramp_picture.h"
 #include "app/views/profiles/recipe_sheet.h"
+#include "core/facts/evaluate.h"
 #include "core/quantity/print.h"
-#include "core/verdict/evaluation.h"
 
 #include <QComboBox>
 #include <QFileDialog>

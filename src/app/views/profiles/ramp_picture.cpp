@@ -3,6 +3,7 @@
 #include "app/document/text.h"
 #include "app/style/marks.h"
 #include "app/widgets/painted_access.h"
+#include "core/facts/evaluate.h"
 #include "core/quantity/print.h"
 
 #include <QPainter>

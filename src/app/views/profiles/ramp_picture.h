@@ -1,7 +1,7 @@
 #pragma once
 
 #include "app/style/style.h"
-#include "core/verdict/ramp.h"
+#include "core/facts/ramp.h"
 
 #include <QImage>
 #include <QWidget>

@@ -3,6 +3,7 @@
 #include "app/document/text.h"
 #include "app/views/profiles/look_picture.h"
 #include "app/widgets/quantity_edit.h"
+#include "core/facts/evaluate.h"
 #include "core/quantity/print.h"
 
 #include <QComboBox>

@@ -1,8 +1,9 @@
 #pragma once
 
 #include "app/style/style.h"
-#include "core/verdict/figures.h"
-#include "core/verdict/lattice.h"
+#include "core/advice/openings.h"
+#include "core/facts/figures.h"
+#include "core/facts/lattice.h"
 
 #include <QWidget>
 

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "app/style/style.h"
-#include "core/verdict/lattice.h"
+#include "core/facts/lattice.h"
 
 #include <QWidget>
 

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "app/style/style.h"
-#include "core/verdict/evaluation.h"
+#include "core/facts/evaluation.h"
 
 #include <QWidget>
 

@@ -6,6 +6,8 @@
 #include "app/views/record/cell_detail.h"
 #include "app/views/record/lattice_canvas.h"
 #include "app/views/record/optics_picture.h"
+#include "core/advice/openings.h"
+#include "core/facts/evaluate.h"
 #include "core/quantity/print.h"
 
 #include <QKeyEvent>

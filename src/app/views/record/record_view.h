@@ -2,7 +2,8 @@
 
 #include "app/document/actions.h"
 #include "app/style/style.h"
-#include "core/verdict/lattice.h"
+#include "core/advice/openings.h"
+#include "core/facts/lattice.h"
 
 #include <QWidget>
 

@@ -1,0 +1,22 @@
+#pragma once
+
+#include "cli/output.h"
+#include "core/judgement/judge.h"
+
+#include <iosfwd>
+#include <vector>
+
+/// What a verdict says, as the JSON shapes scripts rely on - snake_case keys with their unit as
+/// suffix - and as lines.
+namespace bslate::cli {
+
+/// The `derived` object; an empty object when the setup could not be evaluated.
+[[nodiscard]] Json derivedJson(const Verdict& verdict);
+
+/// The `findings` list: id, severity, title, reason, and accepted when taken on purpose.
+[[nodiscard]] Json findingsJson(const std::vector<Finding>& findings);
+
+/// The findings as lines, with what takes them away.
+void tellFindings(const std::vector<Finding>& findings, std::ostream& out);
+
+} // namespace bslate::cli

@@ -1,0 +1,29 @@
+#include "cli/verbs.h"
+
+#include <array>
+
+namespace bslate::cli {
+
+extern const Verb kCardBenchVerb;
+extern const Verb kCheckVerb;
+extern const Verb kCurveVerb;
+extern const Verb kDayVerb;
+extern const Verb kExposeVerb;
+extern const Verb kFitVerb;
+extern const Verb kLutVerb;
+extern const Verb kMediaVerb;
+extern const Verb kModesVerb;
+extern const Verb kPrecisionVerb;
+extern const Verb kShutterVerb;
+extern const Verb kTargetsVerb;
+extern const Verb kValidateVerb;
+
+std::span<const Verb* const> verbs() {
+    static constexpr std::array kVerbs = {
+        &kCardBenchVerb, &kCheckVerb,   &kCurveVerb,   &kDayVerb,   &kExposeVerb,
+        &kFitVerb,       &kLutVerb,     &kMediaVerb,   &kModesVerb, &kPrecisionVerb,
+        &kShutterVerb,   &kTargetsVerb, &kValidateVerb};
+    return kVerbs;
+}
+
+} // namespace bslate::cli

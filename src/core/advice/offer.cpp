@@ -1,0 +1,114 @@
+#include "core/advice/offer.h"
+
+#include "core/facts/evaluate.h"
+
+#include "core/advice/changes.h"
+#include "core/advice/levers.h"
+
+#include <cmath>
+
+namespace bslate {
+namespace {
+
+std::optional<Remedy> filterRemedy(const Case& now, Stops wantedLoss) {
+    const auto& setup = *now.context.setup;
+    Edit edit{setup, std::nullopt};
+    edit.setup->filters = stackFor(now.context, wantedLoss);
+    if (edit.setup->filters == setup.filters)
+        return std::nullopt;
+    const auto context = resolve(*now.context.shoot, *edit.setup);
+    if (!context)
+        return std::nullopt;
+    const Stops change = now.context.ndLoss - context->ndLoss;
+    const auto told = filterChange(now.context.shoot->kit, *now.context.camera, setup.filters,
+                                   edit.setup->filters);
+    Facts facts = {{"nd", context->ndLoss}, {"change", change}};
+    facts.insert(facts.end(), told.facts.begin(), told.facts.end());
+    const std::string_view id = told.id == "filters-out"  ? "remove-nd"
+                                : told.id == "filters-on" ? "set-nd"
+                                                          : "swap-nd";
+    return Remedy{id, std::move(facts), std::move(edit), {}, {}, 0};
+}
+
+std::optional<Remedy> irisRemedy(const Case& now, TStop iris) {
+    const auto& setup = *now.context.setup;
+    const auto* lens = now.context.lens;
+    if (lens && (iris.value() < lens->widest.value() * 0.999 ||
+                 iris.value() > lens->narrowest.value() * 1.001))
+        return std::nullopt;
+    const Stops change(2.0 * std::log2(setup.iris.value() / iris.value()));
+    if (std::abs(change.value()) < 0.01)
+        return std::nullopt;
+    Edit edit{setup, std::nullopt};
+    edit.setup->iris = iris;
+    return Remedy{"set-iris", {{"iris", iris}, {"change", change}}, std::move(edit), {}, {}, 0};
+}
+
+void add(std::vector<Remedy>& list, std::optional<Remedy> remedy) {
+    if (remedy)
+        list.push_back(std::move(*remedy));
+}
+
+} // namespace
+
+std::optional<Evaluation> evaluationAfter(const Case& now, const Edit& edit) {
+    const auto& setup = edit.setup ? *edit.setup : *now.context.setup;
+    const auto resolved = resolve(*now.context.shoot, setup);
+    if (!resolved)
+        return std::nullopt;
+    SetupContext context = *resolved;
+    if (edit.scene)
+        context.scene = &*edit.scene;
+    return evaluate(context);
+}
+
+bool bringsTrouble(const Case& now, const Evaluation& after) {
+    for (std::size_t i = 0; i < after.patches.size() && i < now.at.patches.size(); ++i) {
+        const auto was = now.at.patches[i].state, is = after.patches[i].state;
+        if (after.patches[i].role != PatchRole::Spare && is != was && is != PatchState::Good &&
+            !(was == PatchState::Clipped && is == PatchState::NearClip))
+            return true;
+    }
+    return false;
+}
+
+void describeEffect(const Case& now, const Evaluation& after, Remedy& remedy) {
+    if (const auto* top = brightest(after))
+        remedy.highlights = top->headroom;
+    if (const auto* bottom = darkest(after))
+        remedy.shadows = bottom->aboveNoise;
+    remedy.worse = 0;
+    for (std::size_t i = 0; i < after.patches.size() && i < now.at.patches.size(); ++i)
+        if (after.patches[i].role != PatchRole::Spare && isLost(after.patches[i]) &&
+            !isLost(now.at.patches[i]))
+            ++remedy.worse;
+    auto also = unnamedChanges(*now.context.shoot, *now.context.setup, remedy);
+    if (!also.all.empty())
+        remedy.facts.push_back({"also", std::move(also)});
+}
+
+std::vector<Remedy> exposureRemedies(const Case& now, Stops change) {
+    std::vector<Remedy> list;
+    add(list, filterRemedy(now, now.context.ndLoss - change));
+    const double wanted = now.context.setup->iris.value() * std::exp2(-change.value() / 2.0);
+    add(list, irisRemedy(now, nearestIris(wanted)));
+    return list;
+}
+
+std::vector<Remedy> darkeningRemedies(const Case& now, Stops atLeast) {
+    std::vector<Remedy> list;
+    // The nearest stack may fall short; try slightly stronger wishes until one covers it.
+    for (double more = 0.0; more <= 1.0; more += 0.25) {
+        auto remedy = filterRemedy(now, now.context.ndLoss + atLeast + Stops(more));
+        if (remedy && std::get<Stops>(remedy->facts[1].value) <= -atLeast) {
+            list.push_back(std::move(*remedy));
+            break;
+        }
+    }
+    const double wanted = now.context.setup->iris.value() * std::exp2(atLeast.value() / 2.0);
+    const double third = std::ceil(6.0 * std::log2(wanted) - 1e-6);
+    add(list, irisRemedy(now, nearestIris(std::exp2(third / 6.0))));
+    return list;
+}
+
+} // namespace bslate

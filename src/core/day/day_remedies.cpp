@@ -1,0 +1,372 @@
+#include "core/day/day_remedies.h"
+
+#include "core/day/plan_day.h"
+
+#include "core/advice/changes.h"
+#include "core/advice/levers.h"
+#include "core/facts/evaluate.h"
+#include "core/facts/lattice.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate::day {
+namespace {
+
+constexpr std::size_t kMostRemedies = 4;
+constexpr long kTryLooks = 3000; // a try is a first plan and a little more
+constexpr long kTryBesides = 50; // what judging costs besides, in looks
+constexpr long kTryRoll = 30;    // for every camera in a take
+constexpr int kMostLoans = 3;
+
+class Offers {
+public:
+    Offers(const Case& now, const Findings& all, Finding& finding, Trials& trials)
+        : m_now(now)
+        , m_all(all)
+        , m_finding(finding)
+        , m_trials(trials) {
+        for (std::size_t i = 0; i < now.plan.takes.size(); ++i)
+            if (finding.subject == now.plan.takes[i].id ||
+                finding.subject.starts_with(now.plan.takes[i].id + "/"))
+                m_take = static_cast<int>(i);
+    }
+
+    /// What has happened cannot be helped.
+    [[nodiscard]] bool isPast() const {
+        return m_take >= 0 && m_now.plan.takes[static_cast<std::size_t>(m_take)].done;
+    }
+    /// Enough of them, or no more wanted.
+    [[nodiscard]] bool full() const {
+        return m_finding.remedies.size() >= kMostRemedies || !m_trials.goOn();
+    }
+
+    // How the edited day stands.
+    struct Outcome {
+        Findings findings;
+        int changes = 0;
+        std::optional<Seconds> safe;
+        [[nodiscard]] std::pair<int, int> weight() const {
+            return {countOf(findings, Severity::Fault), countOf(findings, Severity::Caution)};
+        }
+    };
+    [[nodiscard]] Outcome outcomeOf(const Edit& edit) const {
+        const Shoot after = applied(m_now.shoot, edit);
+        const ShootDay day = edit.day ? *edit.day : m_now.day;
+        const PlanEffort effort{kTryLooks, [this](double) { return m_trials.goOn(); }};
+        const auto plan = planDay(after, day, effort, &m_now.plan);
+        m_trials.looks -= plan.cards.plan.looks + plan.power.plan.looks + kTryBesides;
+        for (const auto& take : plan.takes)
+            m_trials.looks -= kTryRoll * static_cast<long>(take.setups.size());
+        return {findingsOf({after, day, plan, rollsOf(after, day), m_now.chances}),
+                plan.cards.plan.cost.changes + plan.power.plan.cost.changes, plan.safe};
+    }
+
+    void keep(std::string_view id, Facts facts, Edit edit, const Outcome& outcome) {
+        Facts left = {{"changes", outcome.changes}, {"faults", outcome.weight().first}};
+        if (outcome.safe)
+            left.push_back({"safe", ClockTime{*outcome.safe, true}});
+        Remedy remedy{id,
+                      std::move(facts),
+                      std::move(edit),
+                      {},
+                      {},
+                      0,
+                      Reason{outcome.safe ? "day-effect" : "day-effect-unsafe", std::move(left)}};
+        const auto* before =
+            remedy.edit.setup ? findSetup(m_now.shoot, remedy.edit.setup->id) : nullptr;
+        if (before)
+            if (auto also = unnamedChanges(m_now.shoot, *before, remedy); !also.all.empty())
+                remedy.facts.push_back({"also", std::move(also)});
+        m_finding.remedies.push_back(std::move(remedy));
+    }
+
+    // Plans the edited day; true when it was kept.
+    bool tryOut(std::string_view id, Facts facts, Edit edit) {
+        if (full())
+            return false;
+        const auto outcome = outcomeOf(edit);
+        if (!cures(outcome))
+            return false;
+        keep(id, std::move(facts), std::move(edit), outcome);
+        return true;
+    }
+
+    void relay() {
+        eachSetup([&](const Setup& setup, const Camera& camera) {
+            if (setup.secondSlot != SecondSlot::Unused || camera.cardSlots.size() < 2)
+                return;
+            Edit edit;
+            edit.setup = setup;
+            edit.setup->secondSlot = SecondSlot::Relay;
+            tryOut("day-relay", {{"camera", camera.name}}, edit);
+        });
+    }
+
+    void mirrorOff() {
+        eachSetup([&](const Setup& setup, const Camera& camera) {
+            if (setup.secondSlot != SecondSlot::Mirror)
+                return;
+            const auto* mode = findMode(camera, setup.mode);
+            Edit edit;
+            edit.setup = setup;
+            if (mode && mode->proxy) {
+                edit.setup->secondSlot = SecondSlot::Proxy;
+                tryOut("day-proxy", {{"camera", camera.name}}, edit);
+            }
+            edit.setup->secondSlot = SecondSlot::Unused;
+            tryOut("day-mirror-off", {{"camera", camera.name}}, edit);
+        });
+    }
+
+    // The fewest more of a kind that help; of kinds that need as many, the smallest one.
+    void lendCards() {
+        auto cards = m_now.shoot.kit.cards;
+        std::stable_sort(cards.begin(), cards.end(), [](const MemoryCard& a, const MemoryCard& b) {
+            return a.capacity < b.capacity;
+        });
+        lend(cards, &Kit::cards, "day-lend-card", "day-lend-cards");
+    }
+    void lendBatteries() {
+        auto batteries = m_now.shoot.kit.batteries;
+        std::stable_sort(batteries.begin(), batteries.end(),
+                         [](const Battery& a, const Battery& b) { return a.energy < b.energy; });
+        lend(batteries, &Kit::batteries, "day-lend-battery", "day-lend-batteries");
+    }
+    void lendReader() {
+        Edit edit;
+        edit.kit = m_now.shoot.kit;
+        if (edit.kit->readers.empty()) {
+            CardReader reader;
+            reader.id = "reader";
+            reader.name = "card reader";
+            for (const auto& card : edit.kit->cards)
+                if (!takes(reader, card.form))
+                    reader.forms.push_back(card.form);
+            edit.kit->readers.push_back(reader);
+        } else {
+            ++edit.kit->readers.front().count;
+        }
+        tryOut("day-lend-reader", {{"reader", edit.kit->readers.front().name}}, edit);
+    }
+    void lendCharger() {
+        for (std::size_t i = 0; i < m_now.shoot.kit.chargers.size(); ++i) {
+            Edit edit;
+            edit.kit = m_now.shoot.kit;
+            ++edit.kit->chargers[i].count;
+            if (tryOut("day-lend-charger", {{"charger", edit.kit->chargers[i].name}}, edit))
+                return;
+        }
+    }
+    void lendDrive() {
+        Edit edit;
+        edit.kit = m_now.shoot.kit;
+        if (edit.kit->drives.empty())
+            edit.kit->drives.push_back({"drive", "drive", DataSize(2e12), {}, {}, 0, {}});
+        auto& drive = edit.kit->drives.back();
+        drive.write = drive.write.value() > 0 ? drive.write : Drive{}.write;
+        drive.read = drive.read.value() > 0 ? drive.read : Drive{}.read;
+        drive.count += m_now.plan.copies - m_now.plan.copiesPossible;
+        tryOut("day-lend-drive", {{"drive", drive.name}, {"size", drive.capacity}}, edit);
+    }
+    void largerDrives() {
+        Edit edit;
+        edit.kit = m_now.shoot.kit;
+        const DataSize size(std::ceil(m_now.plan.projectBytes.value() / 1e12) * 1e12);
+        for (auto& drive : edit.kit->drives)
+            drive.capacity = std::max(drive.capacity, size);
+        tryOut("day-larger-drives", {{"size", size}}, edit);
+    }
+
+    void externalPower() {
+        eachSetup([&](const Setup& setup, const Camera& camera) {
+            if (setup.externalPower)
+                return;
+            Edit edit;
+            edit.setup = setup;
+            edit.setup->externalPower = true;
+            tryOut("day-external", {{"camera", camera.name}}, edit);
+        });
+    }
+
+    // The mode at the same rate that leaves least to complain of, and of those the richest one.
+    void otherMode() {
+        eachSetup([&](const Setup& setup, const Camera& camera) {
+            const auto context = resolve(m_now.shoot, setup);
+            if (!context || full())
+                return;
+            std::optional<std::pair<Remedy, Outcome>> best;
+            DataRate bestRate(0);
+            for (const auto& mode : camera.modes) {
+                const auto cell = cellOf(latticeCase(*context), mode, setup.rate);
+                if (mode.id == setup.mode || !cell.available() || full())
+                    continue;
+                const auto turned =
+                    turn(m_now.shoot, setup, TurnMode{mode.id, setup.rate, {}, false});
+                if (!turned)
+                    continue;
+                auto outcome = outcomeOf(turned->edit);
+                const bool better =
+                    !best || std::pair(outcome.weight(), -cell.bitRate.value()) <
+                                 std::pair(best->second.weight(), -bestRate.value());
+                if (!cures(outcome) || !better)
+                    continue;
+                bestRate = cell.bitRate;
+                Remedy remedy{
+                    "day-mode",
+                    {{"camera", camera.name}, {"mode", mode.name}, {"bitRate", cell.bitRate}},
+                    turned->edit,
+                    {},
+                    {},
+                    0};
+                best = {std::move(remedy), std::move(outcome)};
+            }
+            if (best)
+                keep(best->first.id, best->first.facts, best->first.edit, best->second);
+        });
+    }
+
+    // Begins as soon as a card or battery that is on its way is back.
+    void wait() {
+        if (m_take < 0)
+            return;
+        const auto& take = m_now.plan.takes[static_cast<std::size_t>(m_take)];
+        std::vector<double> back;
+        for (const auto* carriers : {&m_now.plan.cards, &m_now.plan.power})
+            for (const auto& renewal : carriers->plan.renewals)
+                if (renewal.end > take.start && renewal.out <= take.start)
+                    back.push_back(renewal.end.value());
+        std::sort(back.begin(), back.end());
+        for (const double time : back) {
+            Edit edit;
+            edit.day = m_now.day;
+            auto& planned = edit.day->takes[static_cast<std::size_t>(m_take)];
+            if (planned.began)
+                return;
+            const double start = std::ceil(time / 60) * 60;
+            if (start >= 24 * 3600)
+                return;
+            planned.at = Seconds(start);
+            if (tryOut("day-wait",
+                       {{"start", ClockTime{Seconds(start)}},
+                        {"by", Duration{Seconds(start) - take.start}}},
+                       edit))
+                return;
+        }
+    }
+
+    void letStop() {
+        if (m_take < 0)
+            return;
+        Edit edit;
+        edit.day = m_now.day;
+        auto& take = edit.day->takes[static_cast<std::size_t>(m_take)];
+        if (!take.whole)
+            return;
+        take.whole = false;
+        tryOut("day-let-stop", {{"take", m_now.plan.takes[static_cast<std::size_t>(m_take)].title}},
+               edit);
+    }
+
+private:
+    template<class Item>
+    void lend(const std::vector<Item>& items, std::vector<Item> Kit::*list, std::string_view one,
+              std::string_view many) {
+        for (int count = 1; count <= kMostLoans && !full(); ++count)
+            for (const auto& item : items) {
+                Edit edit;
+                edit.kit = m_now.shoot.kit;
+                for (auto& own : (*edit.kit).*list)
+                    if (own.id == item.id)
+                        own.count += count;
+                if (tryOut(count == 1 ? one : many, {{"name", item.name}, {"count", count}}, edit))
+                    return;
+            }
+    }
+
+    // The setups of the take the finding is about, of the camera it names.
+    template<class Visit>
+    void eachSetup(Visit visit) {
+        if (m_take < 0)
+            return;
+        for (const auto& fact : m_finding.facts)
+            if (fact.name == "camera")
+                m_camera = std::get<std::string>(fact.value);
+        for (const auto& id : m_now.plan.takes[static_cast<std::size_t>(m_take)].setups) {
+            const auto* setup = findSetup(m_now.shoot, id);
+            const auto* camera = setup ? findCamera(m_now.shoot.kit, setup->camera) : nullptr;
+            if (camera && (m_camera.empty() || camera->name == m_camera))
+                visit(*setup, *camera);
+        }
+    }
+
+    // A fault is cured when there are fewer of it and of all; a caution when it is gone and neither
+    // a fault nor another caution has come for it.
+    [[nodiscard]] bool cures(const Outcome& after) const {
+        if (m_finding.severity == Severity::Fault)
+            return after.weight().first < countOf(m_all, Severity::Fault) &&
+                   countSame(after.findings) < countSame(m_all);
+        return after.weight().first <= countOf(m_all, Severity::Fault) &&
+               after.weight().second < countOf(m_all, Severity::Caution) &&
+               countSame(after.findings) < countSame(m_all);
+    }
+    [[nodiscard]] int countSame(const Findings& findings) const {
+        return static_cast<int>(
+            std::count_if(findings.begin(), findings.end(),
+                          [&](const Finding& other) { return other.id == m_finding.id; }));
+    }
+
+    const Case& m_now;
+    const Findings& m_all;
+    Finding& m_finding;
+    Trials& m_trials;
+    int m_take = -1;
+    std::string m_camera;
+};
+
+} // namespace
+
+void offerRemedies(const Case& now, const Findings& all, Finding& finding, Trials& trials) {
+    Offers offers(now, all, finding, trials);
+    if (offers.isPast() || offers.full())
+        return;
+    const auto is = [&](std::string_view start) { return finding.id.starts_with(start); };
+    if (is("day-card-full") || is("day-card-none-left") || is("day-card-too-small") ||
+        is("day-card-tight") || is("day-change-inside")) {
+        offers.relay();
+        offers.lendCards();
+        offers.otherMode();
+        offers.wait();
+        offers.lendReader();
+        offers.letStop();
+    } else if (is("day-no-card") || is("day-card-marginal") || is("day-rate-lowered")) {
+        offers.otherMode();
+    } else if (is("day-mirror")) {
+        offers.lendCards();
+        offers.mirrorOff();
+        offers.otherMode();
+    } else if (is("day-card-back")) {
+        offers.lendCards();
+        offers.lendReader();
+    } else if (is("day-clip") || is("day-heat")) {
+        offers.otherMode();
+        offers.letStop();
+    } else if (is("day-battery")) {
+        offers.externalPower();
+        offers.lendBatteries();
+        offers.lendCharger();
+        offers.wait();
+        offers.letStop();
+    } else if (is("day-power-needed")) {
+        offers.externalPower();
+        offers.otherMode();
+    } else if (is("day-no-second-copy")) {
+        offers.lendDrive();
+    } else if (is("day-no-reader") || is("day-safe-late") || is("day-never-safe")) {
+        offers.lendReader();
+    } else if (is("day-storage-short")) {
+        offers.largerDrives();
+    }
+}
+
+} // namespace bslate::day

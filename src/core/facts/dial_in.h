@@ -1,0 +1,56 @@
+#pragma once
+
+#include "core/shoot/shoot.h"
+
+#include <string>
+#include <vector>
+
+/// Exactly what to set on the camera, in the camera's own increments.
+namespace bslate {
+
+enum class DialInField {
+    Camera,
+    Recording,
+    Rate,
+    Region,
+    Shutter,
+    Profile,
+    Base,
+    Rating,
+    White,
+    Iris,
+    Nd,
+    Card,
+    SecondSlot,
+    Sound,
+    ZebraSkin,
+    ZebraGuard,
+    Bank
+};
+
+struct DialInRow {
+    DialInField field = DialInField::Camera;
+    std::string value;
+    bool changed = false; ///< differs from the last setup on the same camera
+
+    friend bool operator==(const DialInRow&, const DialInRow&) = default;
+};
+
+struct DialInCard {
+    std::string number;
+    std::string name;
+    std::vector<DialInRow> rows;
+    std::string after; ///< number of the setup that `changed` compares with; empty for the first
+    [[nodiscard]] int changes() const;
+
+    friend bool operator==(const DialInCard&, const DialInCard&) = default;
+};
+
+/// The card of a setup; "changed" compares with the nearest earlier setup in the shoot's order
+/// that uses the same camera. A setup that cannot be evaluated gives only the rows that can.
+[[nodiscard]] DialInCard dialIn(const Shoot& shoot, const Setup& setup);
+
+/// The white the camera can be set to: rounded to its step.
+[[nodiscard]] Kelvin whiteOnDial(const Camera& camera, Kelvin wanted);
+
+} // namespace bslate

@@ -1,0 +1,31 @@
+#include "core/judgement/finding.h"
+
+#include <algorithm>
+
+namespace bslate {
+
+std::string_view severityName(Severity severity) {
+    switch (severity) {
+    case Severity::Fault:
+        return "fault";
+    case Severity::Caution:
+        return "caution";
+    case Severity::Good:
+        return "good";
+    case Severity::Note:
+        return "note";
+    }
+    return "note";
+}
+
+std::string Finding::key() const {
+    return subject.empty() ? std::string(id) : std::string(id) + ":" + subject;
+}
+
+int countOf(const std::vector<Finding>& findings, Severity severity) {
+    return static_cast<int>(std::count_if(findings.begin(), findings.end(), [&](const Finding& f) {
+        return f.severity == severity && !f.accepted;
+    }));
+}
+
+} // namespace bslate

@@ -1,0 +1,65 @@
+#include "core/judgement/judge.h"
+
+#include "core/facts/evaluate.h"
+
+#include "core/judgement/rules/rules.h"
+
+#include <algorithm>
+
+namespace bslate {
+
+int Verdict::count(Severity severity) const {
+    return countOf(findings, severity);
+}
+
+Severity Verdict::worst() const {
+    for (const auto severity : {Severity::Fault, Severity::Caution})
+        if (count(severity) > 0)
+            return severity;
+    return Severity::Good;
+}
+
+const Finding* Verdict::find(std::string_view key) const {
+    for (const auto& finding : findings)
+        if (finding.key() == key)
+            return &finding;
+    return nullptr;
+}
+
+namespace {
+
+void markAccepted(const Setup& setup, std::vector<Finding>& findings) {
+    for (auto& finding : findings)
+        for (const auto& acceptance : setup.accepted)
+            if (acceptance.finding == finding.key())
+                finding.accepted = acceptance.reason;
+}
+
+} // namespace
+
+Verdict judge(const Shoot& shoot, const Setup& setup) {
+    Verdict verdict;
+    const auto context = resolve(shoot, setup);
+    if (!context) {
+        Finding finding;
+        finding.id = "setup-incomplete";
+        finding.severity = Severity::Fault;
+        finding.source = "the kit and scenes of this shoot";
+        finding.facts = {{"where", context.error().place},
+                         {"what", context.error().got},
+                         {"expected", context.error().expected}};
+        verdict.findings.push_back(std::move(finding));
+        return verdict;
+    }
+    verdict.evaluation = evaluate(*context);
+    const Case now{*context, *verdict.evaluation};
+    for (const auto group : rules::kGroups)
+        for (const auto rule : group())
+            rule(now, verdict.findings);
+    markAccepted(setup, verdict.findings);
+    std::stable_sort(verdict.findings.begin(), verdict.findings.end(),
+                     [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
+    return verdict;
+}
+
+} // namespace bslate

@@ -1,0 +1,139 @@
+#include "core/cadence/shutter.h"
+#include "core/advice/offer.h"
+#include "core/cadence/rates.h"
+#include "core/facts/neighbours.h"
+#include "core/judgement/rules/rules.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate::rules {
+namespace {
+
+constexpr double kAngleClose = 0.1; // stops; 1/50 at 24 and 1/125 at 60 are within it
+
+// The classic slip: the rate changed since the setup before on this camera, the time did not.
+const Setup* leftBehindBy(const Case& now) {
+    const auto& setup = *now.context.setup;
+    const auto* before = earlierOnCamera(*now.context.shoot, setup);
+    const bool same = before && before->rate != setup.rate && before->shutter == setup.shutter &&
+                      std::holds_alternative<Seconds>(setup.shutter);
+    const bool wasRight =
+        same && std::abs(stopsFromHalfFrame(before->shutter, before->rate).value()) <= kAngleClose;
+    return wasRight ? before : nullptr;
+}
+
+void offerShutter(const Case& now, Finding& finding, ShutterAngle aim) {
+    const auto& setup = *now.context.setup;
+    const auto dial = nearestOnDial(now.context.camera->shutter, aim, setup.rate);
+    Edit edit{setup, std::nullopt};
+    edit.setup->shutter = dial;
+    const auto away = [&](const Evaluation& at) {
+        return std::abs(stopsBetween(at.angle, aim).value());
+    };
+    offer(now, finding.remedies,
+          Remedy{"set-shutter", {{"shutter", dial}}, std::move(edit), {}, {}, 0},
+          [&](const Evaluation& after) { return away(after) < away(now.at); });
+}
+
+} // namespace
+
+static void shutterAngleOffRule(const Case& now, Findings& out) {
+    const auto& setup = *now.context.setup;
+    const auto school = setup.shutterSchool;
+    const ShutterAngle aim = aimOf(school, setup);
+    const Stops off = stopsBetween(now.at.angle, aim);
+    const Stops fromHalf = stopsFromHalfFrame(setup.shutter, setup.rate);
+    const Stops fromQuarter = fromHalf + Stops(1.0);
+    const bool close = std::abs(off.value()) <= kAngleClose;
+    const auto* before = leftBehindBy(now);
+    Finding finding;
+    finding.source = kCommonPractice;
+    finding.facts = {
+        {"angle", Shutter(now.at.angle)},
+        {"time", now.at.exposureTime},
+        {"off", fromHalf},
+        {"offQuarter", fromQuarter},
+        {"rate", setup.rate},
+        {"steps", stepsOnDial(now.context.camera->shutter, setup.shutter, aim, setup.rate)}};
+    finding.severity = Severity::Caution;
+    if (!fitsFrame(setup.shutter, setup.rate)) {
+        finding.id = "shutter-longer-than-frame";
+        finding.severity = Severity::Fault;
+    } else if (school == ShutterSchool::Custom) {
+        finding.id = "shutter-by-hand";
+        finding.severity = Severity::Note;
+    } else if (close) {
+        // No praise for a shutter under which the light pulses.
+        finding.id = school == ShutterSchool::Crisp ? "shutter-crisp" : "shutter-half-frame";
+        finding.severity = isMoving(now.at.cadence.pulsing) ? Severity::Note : Severity::Good;
+    } else if (before) {
+        finding.id = "shutter-left-behind";
+        finding.facts.push_back({"before", "Setup " + before->number});
+        finding.facts.push_back({"was", before->rate});
+    } else if (school == ShutterSchool::MainsLocked && isStill(now.at.cadence.pulsing)) {
+        finding.id = "shutter-locked-off";
+        finding.severity = Severity::Note;
+    } else if (school == ShutterSchool::Crisp) {
+        finding.id = "shutter-not-crisp";
+    } else if (std::abs(fromQuarter.value()) <= kAngleClose) {
+        finding.id = "shutter-crisp";
+        finding.severity = Severity::Note;
+    } else {
+        finding.id = fromHalf > Stops(0.0) ? "shutter-long" : "shutter-short";
+    }
+    if (finding.severity == Severity::Fault || finding.severity == Severity::Caution)
+        offerShutter(now, finding, aim);
+    out.push_back(std::move(finding));
+}
+
+static void shutterNotOnDial(const Case& now, Findings& out) {
+    const auto& setup = *now.context.setup;
+    const auto dial = nearestOnDial(now.context.camera->shutter, setup.shutter, setup.rate);
+    const Stops off = stopsBetween(exposureTime(dial, setup.rate), now.at.exposureTime);
+    if (std::abs(off.value()) < 0.01)
+        return;
+    Finding finding;
+    finding.id = "shutter-not-on-dial";
+    finding.severity = Severity::Caution;
+    finding.source = "the camera's kit entry";
+    finding.facts = {{"set", setup.shutter},
+                     {"dial", dial},
+                     {"off", off},
+                     {"degrees", Degrees(std::abs(shutterAngle(dial, setup.rate).value() -
+                                                  now.at.angle.value()))},
+                     {"camera", now.context.camera->name}};
+    Edit edit{setup, std::nullopt};
+    edit.setup->shutter = dial;
+    offer(now, finding.remedies,
+          Remedy{"set-shutter", {{"shutter", dial}}, std::move(edit), {}, {}, 0},
+          [](const Evaluation&) { return true; });
+    out.push_back(std::move(finding));
+}
+
+static void rateNearMiss(const Case& now, Findings& out) {
+    const auto& setup = *now.context.setup;
+    const FrameRate base = now.context.shoot->brief.rate;
+    if (!isNearMiss(setup.rate, base))
+        return;
+    Finding finding;
+    finding.id = "rate-near-miss";
+    finding.severity = Severity::Caution;
+    finding.source = "3600 s * (ratio of the rates - 1)";
+    finding.facts = {
+        {"rate", setup.rate}, {"base", base}, {"drift", Duration{driftAnHour(setup.rate, base)}}};
+    Edit edit{setup, std::nullopt};
+    edit.setup->rate = base;
+    if (bitRateAt(*now.context.mode, base, base))
+        offer(now, finding.remedies,
+              Remedy{"set-rate", {{"rate", base}}, std::move(edit), {}, {}, 0},
+              [](const Evaluation&) { return true; });
+    out.push_back(std::move(finding));
+}
+
+std::span<const Rule> shutterRules() {
+    static constexpr Rule kRules[] = {shutterAngleOffRule, shutterNotOnDial, rateNearMiss};
+    return kRules;
+}
+
+} // namespace bslate::rules

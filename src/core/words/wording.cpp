@@ -1,0 +1,197 @@
+#include "core/words/wording.h"
+
+#include "core/quantity/print.h"
+#include "core/words/sentences.h"
+
+#include <cmath>
+
+namespace bslate {
+namespace {
+
+constexpr const char* kEffect = "{highlights#} above, {shadows#} to noise";
+constexpr const char* kEffectWorse = "{highlights#} above, {shadows#} to noise; loses {worse}";
+
+std::string translated(const char* english, const Translator& translate) {
+    return translate ? translate(english) : std::string(english);
+}
+
+std::string stopsText(Stops stops, bool sign, bool bare, bool fine) {
+    if (fine)
+        return (sign && stops > Stops(0.0) ? "+" : "") + fixedText(stops.value(), 2);
+    const bool negative = bare && stops < Stops(0.0); // must not read as room
+    const std::string number = sign || negative ? print(stops) : printPlain(stops);
+    if (bare)
+        return number;
+    return number + (std::abs(stops.value()) > 1.049 ? " stops" : " stop");
+}
+
+struct Filler {
+    const Translator& translate;
+    bool sign = false;
+    bool bare = false;
+    bool fine = false;
+
+    std::string operator()(Stops value) const { return stopsText(value, sign, bare, fine); }
+    std::string operator()(const std::string& value) const { return value; }
+    std::string operator()(int value) const { return std::to_string(value); }
+    std::string operator()(const Shutter& value) const { return print(value); }
+    std::string operator()(School value) const { return nameOf(value, translate); }
+    std::string operator()(Payer value) const { return nameOf(value, translate); }
+    std::string operator()(const ReasonList& value) const {
+        std::string text;
+        for (const auto& reason : value.all)
+            text += (text.empty() ? "" : "; ") + reasonOf(reason, translate);
+        return text;
+    }
+    std::string operator()(Duration value) const { return printDuration(value.length); }
+    std::string operator()(CardSpeed value) const { return printBytes(value.rate); }
+    std::string operator()(ClockTime value) const { return printClock(value.time, value.atMost); }
+    std::string operator()(Density value) const { return fixedText(value.value(), 1); }
+    std::string operator()(ZebraTap value) const {
+        return translated(value == ZebraTap::Recorded ? "the recorded signal" : "the viewing LUT",
+                          translate);
+    }
+    template<class Q>
+    std::string operator()(Q value) const {
+        return print(value);
+    }
+};
+
+std::string placeText(std::string_view key, const Facts& facts, const Translator& translate) {
+    Filler filler{translate};
+    if (key.starts_with(';')) {
+        const auto list = placeText(key.substr(1), facts, translate);
+        return list.empty() ? list : "; " + list;
+    }
+    if (!key.empty() && key.front() == '+') {
+        filler.sign = true;
+        key.remove_prefix(1);
+    }
+    bool tenths = false;
+    if (key.ends_with("##")) {
+        filler.fine = true;
+        key.remove_suffix(2);
+    } else if (key.ends_with("#")) {
+        filler.bare = true;
+        key.remove_suffix(1);
+    } else if (key.ends_with("/10")) {
+        tenths = true;
+        key.remove_suffix(3);
+    }
+    for (const auto& fact : facts) {
+        if (fact.name != key)
+            continue;
+        if (tenths)
+            return fixedText(std::get<int>(fact.value) / 10.0, 1);
+        return std::visit(filler, fact.value);
+    }
+    return "{" + std::string(key) + "}";
+}
+
+std::string fill(const char* english, const Facts& facts, const Translator& translate) {
+    const std::string form = translated(english, translate);
+    std::string text;
+    for (std::size_t at = 0; at < form.size(); ++at) {
+        const auto close = form[at] == '{' ? form.find('}', at) : std::string::npos;
+        if (close == std::string::npos) {
+            text += form[at];
+            continue;
+        }
+        const std::string_view key(form.data() + at + 1, close - at - 1);
+        text += placeText(key, facts, translate);
+        at = close;
+    }
+    return text;
+}
+
+} // namespace
+
+std::string titleOf(const Finding& finding, const Translator& translate) {
+    const auto* sentence = findSentence(finding.id);
+    return sentence ? fill(sentence->title, finding.facts, translate) : std::string(finding.id);
+}
+
+std::string reasonOf(const Finding& finding, const Translator& translate) {
+    const auto* sentence = findSentence(finding.id);
+    return sentence ? fill(sentence->text, finding.facts, translate) : std::string();
+}
+
+std::string titleOf(const Remedy& remedy, const Translator& translate) {
+    const auto* sentence = findSentence(remedy.id);
+    if (!sentence)
+        return std::string(remedy.id);
+    std::string title = fill(sentence->title, remedy.facts, translate);
+    // What it does beside that follows: nothing happens that the button does not say.
+    for (const auto& fact : remedy.facts)
+        if (fact.name == "also")
+            for (const auto& reason : std::get<ReasonList>(fact.value).all)
+                title += ", " + reasonOf(reason, translate);
+    return title;
+}
+
+std::string effectOf(const Remedy& remedy, const Translator& translate) {
+    if (remedy.effect)
+        return reasonOf(*remedy.effect, translate);
+    const Facts facts = {
+        {"highlights", remedy.highlights}, {"shadows", remedy.shadows}, {"worse", remedy.worse}};
+    return fill(remedy.worse > 0 ? kEffectWorse : kEffect, facts, translate);
+}
+
+std::string nameOf(School school, const Translator& translate) {
+    constexpr const char* names[] = {"Nominal", "Rated", "To the right", "Guard the highlights",
+                                     "Raw thinking"};
+    return translated(names[static_cast<int>(school)], translate);
+}
+
+std::string nameOf(ShutterSchool school, const Translator& translate) {
+    constexpr const char* names[] = {"Half the frame", "Crisp", "Mains-locked", "By hand"};
+    return translated(names[static_cast<int>(school)], translate);
+}
+
+std::string nameOf(Payer payer, const Translator& translate) {
+    constexpr const char* names[] = {"ND", "Iris", "Light", "Rating", "Nobody"};
+    return translated(names[static_cast<int>(payer)], translate);
+}
+
+std::string nameOf(PatchRole role, const Translator& translate) {
+    constexpr const char* names[] = {"Grey card",  "Skin, light",       "Skin, medium",
+                                     "Skin, dark", "Highlight to keep", "Shadow to keep",
+                                     "White card", "May be lost"};
+    return translated(names[static_cast<int>(role)], translate);
+}
+
+std::string nameOf(IsoBehaviour behaviour, const Translator& translate) {
+    constexpr const char* names[] = {"ISO is recorded", "EI changes the view only",
+                                     "ISO is a note (raw)"};
+    return translated(names[static_cast<int>(behaviour)], translate);
+}
+
+std::string nameOf(DialInField field, const Translator& translate) {
+    constexpr const char* names[] = {
+        "Camera",      "Recording", "Rate",        "Region",       "Shutter", "Profile",
+        "Base",        "Rating",    "White",       "Iris",         "ND",      "Card",
+        "Second slot", "Sound",     "Zebra, skin", "Zebra, guard", "Bank"};
+    return translated(names[static_cast<int>(field)], translate);
+}
+
+std::string reasonOf(const Reason& reason, const Translator& translate) {
+    const auto* sentence = findSentence(reason.id);
+    return sentence ? fill(sentence->title, reason.facts, translate) : std::string(reason.id);
+}
+
+std::string nameOf(FigureId figure, const Translator& translate) {
+    constexpr const char* names[] = {
+        "Recording",     "Rate",        "Plays at",     "Shutter",    "Lamps pulse", "Blur",
+        "Profile",       "Bit rate",    "Bits a pixel", "Lasts",      "Card",        "Crop",
+        "Angle of view", "Frames like", "Sharp",        "Hyperfocal", "Readout",     "ISO range",
+        "Rating",        "ND",          "Iris",         "Sound",      "Autofocus",   "Clip limit",
+        "Files of",      "Heat",        "Power",        "Proxy",      "Above grey",  "Below grey",
+        "Mid-grey"};
+    return translated(names[static_cast<int>(figure)], translate);
+}
+
+bool hasWording(std::string_view id) {
+    return findSentence(id) != nullptr;
+}
+
+} // namespace bslate

@@ -1,0 +1,119 @@
+// What a file of others may do to the program that opens it: fail, and nothing worse.
+#include "io/colour/transform_file.h"
+#include "io/colour/transform_reader.h"
+#include "io/json/transform_messages.h"
+#include "io/system/files.h"
+#include "io/system/helper_process.h"
+#include "support/sample_shoot.h"
+#include "support/temporary_folder.h"
+
+#include <gtest/gtest.h>
+
+#include <chrono>
+#include <thread>
+
+namespace bslate::io {
+namespace {
+
+using Clock = std::chrono::steady_clock;
+using sample::spit;
+using sample::TemporaryFolder;
+using namespace std::chrono_literals;
+
+double secondsSince(Clock::time_point start) {
+    return std::chrono::duration<double>(Clock::now() - start).count();
+}
+
+Result<std::string> shell(const std::string& script, const HelperLimits& limits = {},
+                          const std::string& request = {}, const KeepGoing& keepGoing = {}) {
+    return runHelper("/bin/sh", {"-c", script}, request, limits, keepGoing);
+}
+
+TEST(Helper, SaysWhatItWasAskedHoweverMuchItIs) {
+    const std::string much(3'000'000, 'x');
+    EXPECT_EQ(shell("cat", {}, much).valueOr("nothing"), much);
+    EXPECT_EQ(shell("echo quiet >&2").valueOr("nothing"), "");
+}
+
+TEST(Helper, OneThatDiesHangsOrNeverStopsTalkingIsAnErrorAndGone) {
+    EXPECT_FALSE(shell("kill -SEGV $$").ok());
+    EXPECT_FALSE(shell("echo half; exit 3").ok()) << "half an answer is none";
+    HelperLimits limits;
+    limits.time = 300ms;
+    limits.answer = 100'000;
+    auto start = Clock::now();
+    const auto hung = shell("sleep 30", limits);
+    ASSERT_FALSE(hung.ok());
+    EXPECT_NE(hung.error().expected.find("0.3 s"), std::string::npos) << hung.error().expected;
+    EXPECT_LT(secondsSince(start), 5);
+    start = Clock::now();
+    EXPECT_FALSE(shell("yes", limits).ok());
+    EXPECT_LT(secondsSince(start), 5);
+    EXPECT_FALSE(runHelper("/nowhere/helper", {}, {}, limits).ok());
+}
+
+TEST(Helper, IsStoppedAsSoonAsNobodyWantsItsAnswer) {
+    const auto start = Clock::now();
+    const auto stopped =
+        shell("sleep 30", {}, {}, [&](double) { return secondsSince(start) < 0.2; });
+    ASSERT_FALSE(stopped.ok());
+    EXPECT_EQ(stopped.error().code, ErrorCode::Stopped);
+    EXPECT_LT(secondsSince(start), 5);
+}
+
+// The real one, with less memory than it needs to start, and files that are none.
+TEST(Helper, ATransformOverItsMemoryIsToldAsThat) {
+    const auto helper = findHelper("bslate-transforms");
+    ASSERT_TRUE(helper.ok()) << message(helper.error());
+    const TemporaryFolder folder;
+    std::string cube = "LUT_3D_SIZE 129\n";
+    for (int i = 0; i < 129 * 129 * 129; ++i)
+        cube += "0 0 0\n";
+    spit(folder / "a.cube", cube);
+    const auto request = requestText(AskTransform{});
+    const auto answer = [&](const char* memory) {
+        return runHelper(*helper, {(folder / "a.cube").string(), memory, "20"}, request, {});
+    };
+    EXPECT_EQ(answer("1000000").ok(), !memoryCanBeLimited()) << "it cannot even start";
+    ASSERT_TRUE(answer("2000000000").ok());
+    EXPECT_FALSE(readTransformAnswer(*answer("2000000000")).ok()) << "black is no curve";
+    EXPECT_FALSE(findHelper("no-such-helper").ok());
+}
+
+// The same numbers arrive as the library gave them inside this process.
+TEST(Helper, GivesBitForBitWhatTheReaderGives) {
+    const TemporaryFolder folder;
+    std::string table = "Version 1\nFrom 0.0 1.0\nLength 33\nComponents 1\n{\n";
+    for (int i = 0; i <= 32; ++i)
+        table += std::to_string(i * i + i) + "e-3\n";
+    spit(folder / "a.spi1d", table + "}\n");
+    const Colours colours = {{0.1, 0.2, 0.3}, {1.0 / 3, 0.7, 0.9}};
+    EXPECT_EQ(*throughTransform(folder / "a.spi1d", colours),
+              *readThrough(folder / "a.spi1d", colours));
+    const auto near = readTransform(folder / "a.spi1d");
+    const auto far = importTransform(folder / "a.spi1d");
+    ASSERT_TRUE(near.ok() && far.ok()) << message(far.error());
+    EXPECT_EQ(far->curve.curve, near->curve.curve);
+    EXPECT_EQ(far->curve.worst, near->curve.worst);
+    EXPECT_EQ(far->colourMiss, near->colourMiss);
+    EXPECT_EQ(far->gamut, near->gamut);
+    EXPECT_EQ(far->name, near->name);
+    // A name that is not UTF-8 is opened all the same.
+    std::filesystem::copy_file(folder / "a.spi1d", folder / "\xff.spi1d");
+    EXPECT_TRUE(importTransform(folder / "\xff.spi1d").ok());
+}
+
+TEST(Helper, AnswersThatAreNoneOfOursAreRefused) {
+    for (const char* text :
+         {"", "{}", "[]", "{\"colours\":[1,2]}", "{\"colours\":[1,2,\"x\"]}", "{\"error\":{}}",
+          "{\"error\":{\"code\":99,\"file\":\"\",\"place\":\"\",\"got\":\"\",\"expected\":\"\"}}",
+          "{\"curve\":{\"family\":\"sampled\",\"points\":[]}}"}) {
+        EXPECT_FALSE(readColoursAnswer(text).ok()) << text;
+        EXPECT_FALSE(readTransformAnswer(text).ok()) << text;
+    }
+    const Error error{ErrorCode::FileTooLarge, "a", "b", "c", "d"};
+    EXPECT_EQ(readColoursAnswer(answerText(error)).error(), error);
+}
+
+} // namespace
+} // namespace bslate::io
