@@ -50,13 +50,13 @@ bool preparePlatform(int argc, char** argv) {
         qputenv("QT_SCALE_FACTOR", scale);
     const bool display =
         std::getenv("DISPLAY") || std::getenv("WAYLAND_DISPLAY") || std::getenv("QT_QPA_PLATFORM");
-    if (has(argc, argv, "--shot")) {
+    if (has(argc, argv, "--shot") || has(argc, argv, "--list-shots")) {
         qputenv("QT_QPA_PLATFORM", "offscreen");
         return true;
     }
     if (!display)
         std::cerr << "bright-slate: no display found. To render a picture instead: "
-                     "--shot FILE.png [--view brief|light|card|keys|cautions] [--size 1280x800] "
+                     "--shot FILE.png [--view light] [--size 1280x800] "
                      "[--theme slate|paper] [--scale 1]\n";
     return display;
 }
@@ -64,17 +64,17 @@ bool preparePlatform(int argc, char** argv) {
 void addOptions(QCommandLineParser& parser) {
     parser.addHelpOption();
     parser.addPositionalArgument("FILE", "shoot to open (*.bslate)");
-    parser.addOptions(
-        {{"demo", "Open the demo shoot"},
-         {"shot", "Write a picture and stop", "FILE.png"},
-         {"view", "brief, light, media, card ...: README lists them", "NAME", "light"},
-         {"setup", "Select a setup by number", "NUMBER"},
-         {"size", "Window size", "WxH", "1280x800"},
-         {"theme", "slate or paper", "NAME"},
-         {"scale", "Scale of the interface", "S", "1"},
-         {"time-start", "Print the time to the first paint and stop"},
-         {"time-drag", "Print the time of N drag moves and stop", "N"},
-         {"time-motion", "Print the cost of playing the motion for N s", "N"}});
+    parser.addOptions({{"demo", "Open the demo shoot"},
+                       {"shot", "Write a picture and stop", "FILE.png"},
+                       {"view", "A page or a sheet; an unknown one lists them", "NAME", "light"},
+                       {"list-shots", "Print the pictures of the documentation and stop"},
+                       {"setup", "Select a setup by number", "NUMBER"},
+                       {"size", "Window size", "WxH", "1280x800"},
+                       {"theme", "slate or paper", "NAME"},
+                       {"scale", "Scale of the interface", "S", "1"},
+                       {"time-start", "Print the time to the first paint and stop"},
+                       {"time-drag", "Print the time of N drag moves and stop", "N"},
+                       {"time-motion", "Print the cost of playing the motion for N s", "N"}});
 }
 
 QSize sizeFrom(const QString& text) {
@@ -176,7 +176,7 @@ int main(int argc, char** argv) {
     installPaintedAccess();
     installPlainText(application);
 
-    const bool shot = parser.isSet("shot");
+    const bool shot = parser.isSet("shot") || parser.isSet("list-shots");
     QTemporaryDir throwaway;
     const QString settingsFile =
         shot
@@ -188,6 +188,10 @@ int main(int argc, char** argv) {
     MainWindow window(style, settings, scratch);
     if (parser.isSet("theme"))
         style.setTheme(parser.value("theme") == "paper" ? Theme::Paper : Theme::Slate);
+    if (parser.isSet("list-shots")) {
+        listShots(window, std::cout);
+        return 0;
+    }
     openRequested(window, parser);
     if (shot) {
         const QSize size = sizeFrom(parser.value("size"));

@@ -2,7 +2,6 @@
 // complaint of the library's and with children that know their place.
 #include "app/window_fixture.h"
 
-#include "app/views/kit/kit_pages.h"
 #include "app/views/lut/lut_dialog.h"
 
 #include <QAccessible>
@@ -57,15 +56,12 @@ private:
 };
 
 void Heard::walk() {
-    for (int step = MainWindow::Brief; step <= MainWindow::Media; ++step)
-        for (int page = 0; page < (step == MainWindow::Kit ? 3 : 1); ++page) {
-            window->showStep(step);
-            if (step == MainWindow::Kit)
-                window->kitPages().showPage(page);
-            window->planner().settle();
-            QTest::qWait(5);
-            listen(*window);
-        }
+    for (const auto& name : window->pageNames()) {
+        window->showView(name);
+        window->planner().settle();
+        QTest::qWait(5);
+        listen(*window);
+    }
 }
 
 TEST_F(Heard, EveryPartOfEveryStep) {

@@ -14,7 +14,7 @@ namespace {
 
 class BriefStep : public WindowTest {
 protected:
-    void SetUp() override { window->showStep(MainWindow::Brief); }
+    void SetUp() override { window->showView("brief"); }
     QLineEdit* line() { return window->findChild<QLineEdit*>(QStringLiteral("scene-line")); }
     QString preview() {
         return window->findChild<QLabel*>(QStringLiteral("scene-line-preview"))->text();

@@ -19,10 +19,10 @@ class CadenceStep : public WindowTest {
 protected:
     void SetUp() override {
         choose("3A");
-        window->showStep(MainWindow::Cadence);
+        window->showView("cadence");
         QTest::qWait(1);
     }
-    CadenceView& view() { return window->cadence(); }
+    CadenceView& view() { return window->view<CadenceView>(); }
     void press(Qt::Key code, Qt::KeyboardModifiers modifiers = Qt::NoModifier) {
         view().setFocus();
         QTest::keyClick(&view(), code, modifiers);
@@ -193,7 +193,7 @@ TEST_F(CadenceStep, NothingFlashesBeforeTheCautionIsAnswered) {
     window->document().undoStack().setIndex(0); // back to 180, where it pulses
     EXPECT_EQ(motion.state(), MotionPicture::State::Caution) << "it would begin to flash";
     press(Qt::Key_Space);
-    window->showStep(MainWindow::Light);
+    window->showView("light");
     EXPECT_EQ(motion.state(), MotionPicture::State::Still) << "out of sight it stops";
 }
 

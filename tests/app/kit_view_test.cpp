@@ -19,14 +19,16 @@ namespace {
 
 class KitStep : public WindowTest {
 protected:
-    void SetUp() override { window->showStep(MainWindow::Kit); }
+    void SetUp() override { window->showView("kit"); }
     const bslate::Kit& kit() { return window->document().shoot().kit; }
     void click(const char* name) {
-        QTest::mouseClick(window->kit().findChild<QPushButton*>(QString::fromLatin1(name)),
-                          Qt::LeftButton);
+        QTest::mouseClick(
+            window->view<KitView>().findChild<QPushButton*>(QString::fromLatin1(name)),
+            Qt::LeftButton);
     }
     QLineEdit* field(int index) {
-        return window->kit().findChild<QLineEdit*>(QStringLiteral("gear-field-%1").arg(index));
+        return window->view<KitView>().findChild<QLineEdit*>(
+            QStringLiteral("gear-field-%1").arg(index));
     }
     void enter(int index, const char* text) {
         field(index)->setFocus();
@@ -64,7 +66,7 @@ QString problem(CameraSheet& sheet) {
 }
 
 TEST_F(KitStep, AnInventedCameraIsDescribedFromScratchAndPlannedWith) {
-    window->kit().choose(GearKind::Camera, QStringLiteral("pip"));
+    window->view<KitView>().choose(GearKind::Camera, QStringLiteral("pip"));
     inSheet([](CameraSheet& sheet) {
         type(sheet, "camera-name", "Heron 4");
         type(sheet, "camera-sensor", "24.9 x 14");
@@ -106,7 +108,7 @@ TEST_F(KitStep, AnInventedCameraIsDescribedFromScratchAndPlannedWith) {
 
 TEST_F(KitStep, ACancelledDescriptionLeavesTheKitAsItWas) {
     const auto before = window->document().value();
-    window->kit().choose(GearKind::Camera, QStringLiteral("pip"));
+    window->view<KitView>().choose(GearKind::Camera, QStringLiteral("pip"));
     inSheet([](CameraSheet& sheet) {
         type(sheet, "camera-name", "Never mind");
         sheet.reject();
@@ -142,7 +144,7 @@ TEST_F(KitStep, TheSheetNamesTheFieldThatCannotBeRead) {
             edit->setText(good);
         }
     });
-    window->kit().describeCamera(QStringLiteral("sedge-2"));
+    window->view<KitView>().describeCamera(QStringLiteral("sedge-2"));
 }
 
 TEST_F(KitStep, RulesAreTypedAndAWrongOnePutsTheCursorOnItsLine) {
@@ -163,7 +165,7 @@ TEST_F(KitStep, RulesAreTypedAndAWrongOnePutsTheCursorOnItsLine) {
         sheet.accept();
     });
     const auto before = *findCamera(kit(), "pip");
-    window->kit().describeCamera(QStringLiteral("pip"));
+    window->view<KitView>().describeCamera(QStringLiteral("pip"));
     auto after = *findCamera(kit(), "pip");
     ASSERT_EQ(after.constraints.size(), before.constraints.size() + 1);
     EXPECT_EQ(after.constraints.back().reason, "too slow");
@@ -177,7 +179,7 @@ TEST_F(KitStep, DescribingKeepsWhatTheSheetDoesNotAsk) {
         type(sheet, "camera-white", "20");
         sheet.accept();
     });
-    window->kit().describeCamera(QStringLiteral("tarn-6"));
+    window->view<KitView>().describeCamera(QStringLiteral("tarn-6"));
     auto after = *findCamera(kit(), "tarn-6");
     EXPECT_EQ(after.whiteStepKelvin, 20);
     after.whiteStepKelvin = before.whiteStepKelvin;
@@ -186,7 +188,7 @@ TEST_F(KitStep, DescribingKeepsWhatTheSheetDoesNotAsk) {
 
 TEST_F(KitStep, FieldsAreTypedInPlaceAndWrongOnesKeepTheOldValue) {
     const auto before = kit();
-    window->kit().choose(GearKind::Card, QStringLiteral("sd-v60"));
+    window->view<KitView>().choose(GearKind::Card, QStringLiteral("sd-v60"));
     enter(1, "256 GB");
     EXPECT_EQ(findCard(kit(), "sd-v60")->capacity, DataSize(256e9));
     enter(2, "V99");
@@ -202,7 +204,7 @@ TEST_F(KitStep, FieldsAreTypedInPlaceAndWrongOnesKeepTheOldValue) {
 TEST_F(KitStep, EveryKindIsAddedDuplicatedAndDeletedUnlessUsed) {
     for (int i = 1; i < kGearKinds; ++i) {
         const auto kind = static_cast<GearKind>(i);
-        window->kit().choose(kind, {});
+        window->view<KitView>().choose(kind, {});
         const auto before = kit();
         click("gear-add");
         click("gear-duplicate");
@@ -215,7 +217,7 @@ TEST_F(KitStep, EveryKindIsAddedDuplicatedAndDeletedUnlessUsed) {
         window->document().undoStack().undo();
         EXPECT_EQ(kit(), before) << i;
     }
-    window->kit().choose(GearKind::Camera, QStringLiteral("tarn-6"));
+    window->view<KitView>().choose(GearKind::Camera, QStringLiteral("tarn-6"));
     click("gear-delete");
     EXPECT_NE(findCamera(kit(), "tarn-6"), nullptr);
     EXPECT_TRUE(window->notice().message().contains(QStringLiteral("1A")));
@@ -223,8 +225,8 @@ TEST_F(KitStep, EveryKindIsAddedDuplicatedAndDeletedUnlessUsed) {
 
 TEST_F(KitStep, ACameraTravelsByFile) {
     const QString path = file("tarn.bskit.json");
-    window->kit().setAskForFile([&](bool) { return path; });
-    window->kit().choose(GearKind::Camera, QStringLiteral("tarn-6"));
+    window->view<KitView>().setAskForFile([&](bool) { return path; });
+    window->view<KitView>().choose(GearKind::Camera, QStringLiteral("tarn-6"));
     click("gear-export");
     click("gear-import");
     EXPECT_TRUE(window->notice().message().contains(QStringLiteral("already")));
@@ -235,8 +237,8 @@ TEST_F(KitStep, ACameraTravelsByFile) {
     EXPECT_EQ(kit().cameras[0].name, "Tarn 6");
     const QString cards = file("card.bskit.json");
     ASSERT_TRUE(window->files().openDemo().ok());
-    window->kit().setAskForFile([&](bool) { return cards; });
-    window->kit().choose(GearKind::Card, QStringLiteral("sd-v60"));
+    window->view<KitView>().setAskForFile([&](bool) { return cards; });
+    window->view<KitView>().choose(GearKind::Card, QStringLiteral("sd-v60"));
     click("gear-export");
     const auto one = io::loadKit(fromQt(cards));
     ASSERT_TRUE(one.ok());
@@ -246,10 +248,10 @@ TEST_F(KitStep, ACameraTravelsByFile) {
     click("kit-export");
     EXPECT_EQ(io::loadKit(fromQt(cards))->cameras.size(), 3u);
     const QString missing = file("none.bskit.json");
-    window->kit().setAskForFile([&](bool) { return missing; });
+    window->view<KitView>().setAskForFile([&](bool) { return missing; });
     click("gear-import");
     EXPECT_TRUE(window->notice().message().contains(QStringLiteral("none.bskit.json")));
-    window->kit().setAskForFile([](bool) { return QString(); });
+    window->view<KitView>().setAskForFile([](bool) { return QString(); });
     const auto before = kit();
     click("gear-import");
     EXPECT_EQ(kit(), before) << "cancelled";
@@ -257,7 +259,7 @@ TEST_F(KitStep, ACameraTravelsByFile) {
 
 TEST_F(KitStep, ReadersDrivesChargersAndBatteriesAreEdited) {
     const auto enter = [&](const char* label, const char* text) {
-        for (auto* edit : window->kit().findChildren<QuantityEdit*>())
+        for (auto* edit : window->view<KitView>().findChildren<QuantityEdit*>())
             if (edit->accessibleName() == QString::fromLatin1(label)) {
                 edit->setFocus();
                 edit->selectAll();
@@ -268,20 +270,20 @@ TEST_F(KitStep, ReadersDrivesChargersAndBatteriesAreEdited) {
             }
         return false;
     };
-    window->kit().choose(GearKind::Reader, QStringLiteral("reader"));
+    window->view<KitView>().choose(GearKind::Reader, QStringLiteral("reader"));
     EXPECT_TRUE(enter("Takes", "SD, cfexpress b, CFast"));
     EXPECT_EQ(kit().readers[0].forms.size(), 3u);
     EXPECT_TRUE(enter("Takes", "floppy"));
     EXPECT_EQ(kit().readers[0].forms.size(), 3u) << "the old value stays";
-    window->kit().choose(GearKind::Drive, QStringLiteral("backup"));
+    window->view<KitView>().choose(GearKind::Drive, QStringLiteral("backup"));
     EXPECT_TRUE(enter("Writes at", "200MB/s"));
     EXPECT_EQ(kit().drives[1].write, DataRate(1600e6));
-    window->kit().choose(GearKind::Charger, QStringLiteral("charger"));
+    window->view<KitView>().choose(GearKind::Charger, QStringLiteral("charger"));
     EXPECT_TRUE(enter("Bays", "0"));
     EXPECT_EQ(kit().chargers[0].bays, 2);
     EXPECT_TRUE(enter("Power of a bay", "60 W"));
     EXPECT_EQ(kit().chargers[0].power, Watts(60));
-    window->kit().choose(GearKind::Battery, QStringLiteral("large"));
+    window->view<KitView>().choose(GearKind::Battery, QStringLiteral("large"));
     EXPECT_TRUE(enter("Health left by age", "80 %"));
     EXPECT_EQ(kit().batteries[1].health, 0.8);
 }

@@ -151,7 +151,7 @@ TEST_F(LightStep, PatchesAreMovedTypedAndDeletedByKeyboard) {
 }
 
 TEST_F(LightStep, GhostGoesThroughTheOtherSchoolsAndOff) {
-    auto& canvas = window->light().canvas();
+    auto& canvas = window->view<LightView>().canvas();
     std::vector<School> seen;
     for (int i = 0; i < 5; ++i) {
         key(Qt::Key_Space);
@@ -172,7 +172,7 @@ TEST_F(LightStep, RefusesWhatTheCameraCannotDoWithoutAsking) {
 
 TEST_F(LightStep, ShowsTheCautionsOfItsScene) {
     const auto shown = [&] {
-        for (auto* label : window->light().findChildren<QLabel*>())
+        for (auto* label : window->view<LightView>().findChildren<QLabel*>())
             if (label->isVisible() && label->text().contains(QStringLiteral("Sun in or near")))
                 return true;
         return false;

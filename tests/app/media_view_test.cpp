@@ -19,11 +19,11 @@ namespace {
 class MediaStep : public WindowTest {
 protected:
     void SetUp() override {
-        window->showStep(MainWindow::Media);
+        window->showView("media");
         window->planner().chooseDay(2);
         settle();
     }
-    MediaView& view() { return window->media(); }
+    MediaView& view() { return window->view<MediaView>(); }
     DayTimeline& picture() { return view().timeline(); }
     const DayPlan& plan() { return window->planner().plan(); }
     const ShootDay& day() { return window->planner().day(); }

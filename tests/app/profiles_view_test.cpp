@@ -4,7 +4,6 @@
 #include "app/views/body_test/body_test_view.h"
 #include "app/views/body_test/fit_picture.h"
 #include "app/views/card/card_dialog.h"
-#include "app/views/kit/kit_pages.h"
 #include "app/views/kit/kit_view.h"
 #include "app/views/lut/lut_dialog.h"
 #include "app/views/profiles/curve_picture.h"
@@ -33,8 +32,8 @@ namespace {
 class ProfilesPage : public WindowTest {
 protected:
     void SetUp() override {
-        window->showStep(MainWindow::Kit);
-        window->kitPages().showPage(KitPages::Profiles);
+        window->showView("kit");
+        window->showView("profiles");
     }
     const bslate::Kit& kit() { return window->document().shoot().kit; }
     QString file(const char* name) { return m_folder.filePath(QString::fromLatin1(name)); }
@@ -86,14 +85,14 @@ TEST_F(ProfilesPage, ACurveFromAFileIsPlacedOnAndItsLutShowsTheSameValues) {
             ->setText(QStringLiteral("House"));
         dialog.accept();
     });
-    window->profiles().importFile(writeCurve("house.cube"));
+    window->view<ProfilesView>().importFile(writeCurve("house.cube"));
     ASSERT_EQ(kit().profiles.size(), before + 1);
     EXPECT_EQ(kit().profiles.back().name, "House");
-    EXPECT_EQ(window->profiles().chosen(), toQt(kit().profiles.back().id));
+    EXPECT_EQ(window->view<ProfilesView>().chosen(), toQt(kit().profiles.back().id));
     // By key: Return gives it to the setup, whose zebra is that of this curve now.
     const auto zebra = at().zebra;
-    window->profiles().findChild<QListWidget*>()->setFocus();
-    QTest::keyClick(window->profiles().findChild<QListWidget*>(), Qt::Key_Return);
+    window->view<ProfilesView>().findChild<QListWidget*>()->setFocus();
+    QTest::keyClick(window->view<ProfilesView>().findChild<QListWidget*>(), Qt::Key_Return);
     EXPECT_EQ(setup().profile, kit().profiles.back().id);
     EXPECT_NE(at().zebra, zebra);
     EXPECT_FALSE(window->document().verdict()->find("mode-excluded")) << "the mode records it";
@@ -132,7 +131,7 @@ TEST_F(ProfilesPage, ABrokenOrCancelledImportLeavesTheKitAsItWas) {
         auto* ok = dialog.findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Ok);
         EXPECT_FALSE(ok->isEnabled());
     });
-    window->profiles().importFile(writeCurve("bent.cube", 0.5));
+    window->view<ProfilesView>().importFile(writeCurve("bent.cube", 0.5));
     inDialog<ImportDialog>([](ImportDialog& dialog) {
         auto* grey = dialog.findChild<QLineEdit*>(QStringLiteral("import-grey"));
         grey->setText(QStringLiteral("grey"));
@@ -140,17 +139,17 @@ TEST_F(ProfilesPage, ABrokenOrCancelledImportLeavesTheKitAsItWas) {
         EXPECT_TRUE(dialog.finding().startsWith(QStringLiteral("Mid-grey")))
             << dialog.finding().toStdString();
     });
-    window->profiles().importFile(writeCurve("fine.cube"));
-    window->profiles().setAskForFile([] { return QString(); });
-    QTest::keyClick(&window->profiles(), Qt::Key_Insert);
+    window->view<ProfilesView>().importFile(writeCurve("fine.cube"));
+    window->view<ProfilesView>().setAskForFile([] { return QString(); });
+    QTest::keyClick(&window->view<ProfilesView>(), Qt::Key_Insert);
     EXPECT_EQ(kit(), before);
     EXPECT_TRUE(window->document().undoStack().isClean());
 }
 
 TEST_F(ProfilesPage, CurvesAreReadByKeyAndCompared) {
-    window->profiles().choose(QStringLiteral("tarn-log"));
-    window->profiles().compareWith(QStringLiteral("sedge-flat"));
-    auto* picture = window->profiles().findChild<CurvePicture*>();
+    window->view<ProfilesView>().choose(QStringLiteral("tarn-log"));
+    window->view<ProfilesView>().compareWith(QStringLiteral("sedge-flat"));
+    auto* picture = window->view<ProfilesView>().findChild<CurvePicture*>();
     picture->setFocus();
     for (int i = 0; i < 3; ++i)
         QTest::keyClick(picture, Qt::Key_Right);
@@ -163,7 +162,7 @@ TEST_F(ProfilesPage, CurvesAreReadByKeyAndCompared) {
     QTest::mouseMove(picture, QPoint(int(picture->axis().x(Stops(2))), 60));
     EXPECT_NE(QAccessible::queryAccessibleInterface(picture)->text(QAccessible::Value), reading);
     // The ramp at 8 bits has fewer shades than at 12.
-    auto* ramps = window->profiles().findChild<RampPicture*>();
+    auto* ramps = window->view<ProfilesView>().findChild<RampPicture*>();
     const auto shades = [&](std::size_t strip) {
         std::set<int> found;
         for (int x = 0; x < ramps->strip(strip).width(); ++x)
@@ -176,7 +175,7 @@ TEST_F(ProfilesPage, CurvesAreReadByKeyAndCompared) {
 
 TEST_F(ProfilesPage, RecipesAreKeptChangedAndPutWhereTheyFit) {
     choose("6A");
-    window->profiles().choose(QStringLiteral("pip-soft"));
+    window->view<ProfilesView>().choose(QStringLiteral("pip-soft"));
     const auto level = at().midGreyLevel;
     inDialog<RecipeSheet>([this](RecipeSheet& sheet) {
         const auto click = [&](const char* name) {
@@ -207,21 +206,22 @@ TEST_F(ProfilesPage, RecipesAreKeptChangedAndPutWhereTheyFit) {
                         ->text()
                         .contains(QStringLiteral("log profile")));
     });
-    QTest::keyClick(&window->profiles(), Qt::Key_R);
+    QTest::keyClick(&window->view<ProfilesView>(), Qt::Key_R);
     EXPECT_LT(at().midGreyLevel, level) << "the slot the setup records in is darker now";
-    EXPECT_TRUE(window->profiles().summary().contains(QStringLiteral("baked: black gamma")))
-        << window->profiles().summary().toStdString();
+    EXPECT_TRUE(
+        window->view<ProfilesView>().summary().contains(QStringLiteral("baked: black gamma")))
+        << window->view<ProfilesView>().summary().toStdString();
     EXPECT_EQ(findProfile(kit(), "tarn-log")->recipe, "");
 }
 
 TEST_F(ProfilesPage, AProfileInUseIsNotDeletedAndWrongCamerasAreNamed) {
     choose("2A");
-    window->profiles().choose(QStringLiteral("tarn-log"));
-    QTest::keyClick(&window->profiles(), Qt::Key_Delete);
+    window->view<ProfilesView>().choose(QStringLiteral("tarn-log"));
+    QTest::keyClick(&window->view<ProfilesView>(), Qt::Key_Delete);
     EXPECT_TRUE(findProfile(kit(), "tarn-log"));
     EXPECT_TRUE(note().contains(QStringLiteral("records in this profile"))) << note().toStdString();
-    window->profiles().choose(QStringLiteral("pip-soft"));
-    QTest::keyClick(&window->profiles(), Qt::Key_Return);
+    window->view<ProfilesView>().choose(QStringLiteral("pip-soft"));
+    QTest::keyClick(&window->view<ProfilesView>(), Qt::Key_Return);
     EXPECT_EQ(setup().profile, "tarn-log");
     EXPECT_TRUE(note().contains(QStringLiteral("does not have Pip Soft"))) << note().toStdString();
 }
@@ -229,10 +229,10 @@ TEST_F(ProfilesPage, AProfileInUseIsNotDeletedAndWrongCamerasAreNamed) {
 class BodyTest : public ProfilesPage {
 protected:
     void SetUp() override {
-        window->showStep(MainWindow::Kit);
-        window->kitPages().showPage(KitPages::BodyTest);
+        window->showView("kit");
+        window->showView("body-test");
     }
-    BodyTestView& view() { return window->bodyTest(); }
+    BodyTestView& view() { return window->view<BodyTestView>(); }
     QPlainTextEdit* readings() { return view().findChild<QPlainTextEdit*>(); }
 };
 
@@ -276,9 +276,9 @@ TEST_F(BodyTest, FromSeriesCardToTheVerdictOnTheMeasuredCurve) {
     EXPECT_TRUE(source->text().contains(QStringLiteral("printed"))) << source->text().toStdString();
     bslate::Setup measured = setup();
     measured.profile = kept.id;
-    window->kitPages().showPage(KitPages::Profiles);
-    window->profiles().choose(toQt(kept.id));
-    QTest::keyClick(&window->profiles(), Qt::Key_Return);
+    window->showView("profiles");
+    window->view<ProfilesView>().choose(toQt(kept.id));
+    QTest::keyClick(&window->view<ProfilesView>(), Qt::Key_Return);
     EXPECT_EQ(setup().profile, kept.id);
     EXPECT_LT(at().clip, nominalClip) << "85 % is reached below +6.1";
     window->verdict().refresh();
@@ -307,15 +307,15 @@ TEST_F(BodyTest, WrongReadingsAreNamedAndStay) {
 
 TEST_F(BodyTest, PagesTurnByKeyAndAnEmptyKitTeaches) {
     QTest::keyClick(readings(), Qt::Key_PageDown, Qt::ControlModifier);
-    EXPECT_EQ(window->kitPages().page(), KitPages::Gear);
-    QTest::keyClick(&window->kit(), Qt::Key_PageUp, Qt::ControlModifier);
-    EXPECT_EQ(window->kitPages().page(), KitPages::BodyTest);
+    EXPECT_EQ(window->page(), &window->view<KitView>());
+    QTest::keyClick(&window->view<KitView>(), Qt::Key_PageUp, Qt::ControlModifier);
+    EXPECT_EQ(window->page(), &window->view<BodyTestView>());
     window->document().reset(Shoot{}, {});
     EXPECT_EQ(view().showCard(), nullptr);
     view().fit();
     EXPECT_TRUE(note().contains(QStringLiteral("body"))) << note().toStdString();
-    window->kitPages().showPage(KitPages::Profiles);
-    EXPECT_TRUE(window->profiles().summary().contains(QStringLiteral("Insert imports")));
+    window->showView("profiles");
+    EXPECT_TRUE(window->view<ProfilesView>().summary().contains(QStringLiteral("Insert imports")));
     EXPECT_TRUE(window->grab().toImage().isGrayscale() == false);
 }
 

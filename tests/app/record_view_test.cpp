@@ -15,8 +15,8 @@ namespace {
 
 class RecordStep : public WindowTest {
 protected:
-    void SetUp() override { window->showStep(MainWindow::Record); }
-    LatticeCanvas& lattice() { return window->record().lattice(); }
+    void SetUp() override { window->showView("record"); }
+    LatticeCanvas& lattice() { return window->view<RecordView>().lattice(); }
     void press(Qt::Key code) { QTest::keyClick(&lattice(), code); }
     void click(const char* mode, FrameRate rate) {
         QTest::mouseClick(&lattice(), Qt::LeftButton, {},
@@ -75,7 +75,7 @@ TEST_F(RecordStep, TheSmallestChangeOpensAClosedCell) {
     click("uhd-raw", fps(120));
     EXPECT_TRUE(text("cell-words").contains(QStringLiteral("draws more than the battery")));
     EXPECT_EQ(button("opening-0")->text(), QStringLiteral("Plug in external power"));
-    QTest::keyClick(&window->record(), Qt::Key_W);
+    QTest::keyClick(&window->view<RecordView>(), Qt::Key_W);
     const auto& setup = *window->document().setup();
     EXPECT_EQ(setup.mode, "uhd-raw");
     EXPECT_EQ(setup.rate, fps(120));
@@ -121,7 +121,7 @@ TEST_F(RecordStep, AnEmptyShootAndASetupWithoutACameraSaySo) {
 
 TEST_F(RecordStep, CompareListsDifferencesFirst) {
     choose("4A");
-    QTest::keyClick(&window->record(), Qt::Key_C);
+    QTest::keyClick(&window->view<RecordView>(), Qt::Key_C);
     auto* dialog = window->findChild<CompareDialog*>();
     ASSERT_NE(dialog, nullptr);
     auto* table = dialog->findChild<QTableWidget*>();

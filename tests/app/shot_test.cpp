@@ -6,23 +6,32 @@
 
 #include <QImage>
 
+#include <sstream>
+
 namespace bslate::app {
 namespace {
 
 using Shots = WindowTest;
 
-TEST_F(Shots, EveryViewIsWrittenAtItsSize) {
-    for (const char* view : {"brief", "light"}) {
-        const auto path = file(view) + ".png";
-        ASSERT_TRUE(takeShot(*window, {path, view, QSize(1280, 800)}));
-        EXPECT_EQ(QImage(path).size(), QSize(1280, 800)) << view;
+TEST_F(Shots, EveryPageAndSheetIsWritten) {
+    const auto pages = window->pageNames();
+    ASSERT_GE(pages.size(), 8);
+    QImage last;
+    for (const auto& view : viewNames(*window)) {
+        const auto path = file(qPrintable(view)) + ".png";
+        ASSERT_TRUE(takeShot(*window, {path, view, QSize(1280, 800)})) << view.toStdString();
+        const QImage image(path);
+        if (pages.contains(view))
+            EXPECT_EQ(image.size(), QSize(1280, 800)) << view.toStdString();
+        EXPECT_GT(image.height(), 300) << view.toStdString();
+        EXPECT_NE(image, last) << view.toStdString();
+        last = image;
     }
-    for (const char* view : {"card", "keys", "cautions"}) {
-        const auto path = file(view) + ".png";
-        ASSERT_TRUE(takeShot(*window, {path, view, QSize(1280, 800)})) << view;
-        EXPECT_GT(QImage(path).height(), 300) << view;
-    }
-    EXPECT_NE(QImage(file("brief.png")), QImage(file("light.png")));
+    std::ostringstream list;
+    listShots(*window, list);
+    for (const auto& page : pages)
+        EXPECT_NE(list.str().find("\t" + page.toStdString() + "\t"), std::string::npos)
+            << page.toStdString() << " has no picture in the documentation";
 }
 
 TEST_F(Shots, UnknownViewsAndPlacesAreRefused) {
@@ -36,7 +45,7 @@ TEST_F(Shots, TimingADragLeavesOneUndoStep) {
 }
 
 TEST_F(Shots, PatchesMoveOnTheScenePictureToo) {
-    window->showStep(MainWindow::Brief);
+    window->showView("brief");
     auto* picture = window->findChild<ScenePicture*>();
     PatchHandle* sky = nullptr;
     for (auto* candidate : picture->findChildren<PatchHandle*>())

@@ -80,7 +80,7 @@ TEST_F(Story, ByKeyboardOnly) {
     EXPECT_EQ(patch("patch-2").state, PatchState::Clipped);
     press(Qt::Key_Left);
     press(Qt::Key_Space);
-    EXPECT_TRUE(window->light().canvas().ghost().has_value());
+    EXPECT_TRUE(window->view<LightView>().canvas().ghost().has_value());
 
     // A remedy from the verdict, reached by F6 and Tab.
     window->verdict().refresh();
@@ -174,7 +174,7 @@ TEST_F(Story, AnEmptyShootNeverBreaksAKey) {
     for (const auto code : keys)
         key(code);
     window->grab();
-    window->showStep(MainWindow::Brief);
+    window->showView("brief");
     for (const auto code : keys)
         QTest::keyClick(window->findChild<BriefView*>(), code);
     window->grab();

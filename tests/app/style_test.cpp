@@ -74,16 +74,16 @@ TEST_F(Access, FontsShipWithTheApplication) {
 }
 
 TEST_F(Access, EveryPaintedControlHasNameRoleAndValue) {
-    window->showStep(MainWindow::Cadence);
+    window->showView("cadence");
     QTest::qWait(1);
-    for (auto* widget : window->cadence().findChildren<QWidget*>())
+    for (auto* widget : window->view<CadenceView>().findChildren<QWidget*>())
         if (widget->isVisible() && widget->property("bslateRole").isValid()) {
             auto* access = QAccessible::queryAccessibleInterface(widget);
             EXPECT_FALSE(access->text(QAccessible::Name).isEmpty());
             EXPECT_FALSE(access->text(QAccessible::Value).isEmpty())
                 << widget->objectName().toStdString();
         }
-    window->showStep(MainWindow::Light);
+    window->showView("light");
     QTest::qWait(1);
     int painted = 0;
     for (auto* widget : window->findChildren<QWidget*>()) {
@@ -105,17 +105,13 @@ TEST_F(Access, EveryPaintedControlHasNameRoleAndValue) {
 }
 
 TEST_F(Access, EveryFocusableControlHasANameOrAText) {
-    for (const int step :
-         {MainWindow::Brief, MainWindow::Kit, MainWindow::Light, MainWindow::Record}) {
-        window->showStep(step);
+    for (const auto& name : window->pageNames()) {
+        const auto* page = window->showView(name);
         for (auto* widget : window->findChildren<QWidget*>()) {
             if (!widget->isVisible() || !(widget->focusPolicy() & Qt::TabFocus))
                 continue;
             if (widget->objectName().startsWith(QStringLiteral("qt_")) ||
-                widget->inherits("QScrollArea") || widget == &window->light() ||
-                widget->inherits("bslate::app::BriefView") ||
-                widget->inherits("bslate::app::RecordView") ||
-                widget->inherits("bslate::app::KitView"))
+                widget->inherits("QScrollArea") || widget == page)
                 continue;
             auto* access = QAccessible::queryAccessibleInterface(widget);
             EXPECT_FALSE(access->text(QAccessible::Name).isEmpty())
@@ -125,7 +121,7 @@ TEST_F(Access, EveryFocusableControlHasANameOrAText) {
 }
 
 TEST_F(Access, TabReachesEveryBlockAndPatch) {
-    window->light().setFocus();
+    window->view<LightView>().setFocus();
     QSet<QString> reached;
     for (int i = 0; i < 120; ++i) {
         QTest::keyClick(QApplication::focusWidget() ? QApplication::focusWidget() : window.get(),

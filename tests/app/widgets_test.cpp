@@ -1,7 +1,7 @@
 // Painted controls and sheets on their own.
+#include "app/shell/sheets.h"
 #include "app/shell/shoot_sheet.h"
 #include "app/views/card/card_painter.h"
-#include "app/views/help/help_sheets.h"
 #include "app/widgets/quantity_edit.h"
 #include "app/window_fixture.h"
 #include "support/sample_shoot.h"
@@ -165,7 +165,7 @@ TEST_F(Pieces, PictureIsCopied) {
 }
 
 TEST_F(Pieces, HelpListsEveryShortcutOfTheMenus) {
-    const QString keys = keysHtml();
+    const QString keys = keysHtml(keyGroups(*window));
     for (auto* action : window->findChildren<QAction*>()) {
         if (action->shortcut().isEmpty() || action->text().contains("Quit"))
             continue;

@@ -27,7 +27,7 @@ public:
         makeWindow();
         EXPECT_TRUE(window->files().openDemo().ok());
         choose("2A");
-        window->showStep(MainWindow::Light);
+        window->showView("light");
     }
 
     void makeWindow() {
@@ -48,8 +48,8 @@ public:
                 window->document().select(QString::fromStdString(setup.id));
     }
     void key(Qt::Key code, Qt::KeyboardModifiers modifiers = Qt::NoModifier) {
-        window->light().setFocus();
-        QTest::keyClick(&window->light(), code, modifiers);
+        window->view<LightView>().setFocus();
+        QTest::keyClick(&window->view<LightView>(), code, modifiers);
     }
     [[nodiscard]] const bslate::Setup& setup() { return *window->document().setup(); }
     [[nodiscard]] const Evaluation& at() { return *window->document().verdict()->evaluation; }
@@ -64,7 +64,7 @@ public:
         return m_folder.filePath(QString::fromLatin1(name));
     }
     [[nodiscard]] ValueBlock& block(LightTrain::Link link) {
-        return *window->light().train().block(link);
+        return *window->view<LightView>().train().block(link);
     }
     void typeInto(LightTrain::Link link, const char* text) {
         QTest::keyClick(&block(link), Qt::Key_Return);
@@ -74,7 +74,7 @@ public:
         QTest::keyClick(edit, Qt::Key_Return);
     }
     PatchHandle* handle(const char* id) {
-        for (auto* candidate : window->light().canvas().handles())
+        for (auto* candidate : window->view<LightView>().canvas().handles())
             if (candidate->id() == QString::fromLatin1(id))
                 return candidate;
         return nullptr;

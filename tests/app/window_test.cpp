@@ -111,9 +111,9 @@ TEST_F(Window, CtrlArrowsMoveAlongTheRail) {
     QTest::keyClick(window.get(), Qt::Key_Left, Qt::ControlModifier);
     EXPECT_EQ(setup().number, "1A") << "stops at the end";
     QTest::keyClick(window.get(), Qt::Key_1, Qt::ControlModifier);
-    EXPECT_EQ(window->step(), MainWindow::Brief);
+    EXPECT_EQ(window->step(), 1);
     QTest::keyClick(window.get(), Qt::Key_4, Qt::ControlModifier);
-    EXPECT_EQ(window->step(), MainWindow::Light);
+    EXPECT_EQ(window->step(), 4);
 }
 
 TEST_F(Window, SavesAndFindsEverythingAgain) {
@@ -176,13 +176,13 @@ TEST_F(Window, QuitAsksOnlyWhenSomethingWouldBeLost) {
 
 TEST_F(Window, StateIsKeptBetweenRuns) {
     window->resize(1400, 900);
-    window->showStep(MainWindow::Brief);
+    window->showView("brief");
     m_style.setTheme(Theme::Paper);
     QCloseEvent event;
     QCoreApplication::sendEvent(window.get(), &event);
     m_style.setTheme(Theme::Slate);
     MainWindow again(m_style, m_settings, m_folder.path());
-    EXPECT_EQ(again.step(), MainWindow::Brief);
+    EXPECT_EQ(again.step(), 1);
     EXPECT_EQ(m_style.theme(), Theme::Paper);
     EXPECT_EQ(again.width(), window->width());
     m_style.setTheme(Theme::Slate);
@@ -252,7 +252,7 @@ TEST_F(Window, TheSetupSheetChecksWhatIsTyped) {
 // ---- Brief
 
 TEST_F(Window, BriefAddsScenesAndPatchesInAnyUnit) {
-    window->showStep(MainWindow::Brief);
+    window->showView("brief");
     auto* brief = window->findChild<BriefView*>();
     auto* line = brief->findChild<QLineEdit*>(QStringLiteral("scene-line"));
     QTest::keyClicks(line, QStringLiteral("7A loft int 300lx mute"));

@@ -110,9 +110,9 @@ private:
     QString walk() {
         QElapsedTimer clock;
         qint64 slowest = 0;
-        for (int step = MainWindow::Brief; step <= MainWindow::Media; ++step) {
+        for (const auto& name : m_window.pageNames()) {
             clock.start();
-            m_window.showStep(step);
+            m_window.showView(name);
             m_window.planner().settle();
             m_window.grab();
             listen(QAccessible::queryAccessibleInterface(&m_window), 0);

@@ -5,20 +5,11 @@
 #include "app/shell/dial_in_panel.h"
 #include "app/shell/notice_bar.h"
 #include "app/shell/setup_rail.h"
+#include "app/shell/sheets.h"
 #include "app/shell/step_bar.h"
+#include "app/shell/step_pages.h"
 #include "app/shell/verdict_panel.h"
-#include "app/views/body_test/body_test_view.h"
-#include "app/views/brief/brief_view.h"
-#include "app/views/cadence/cadence_view.h"
-#include "app/views/card/card_dialog.h"
 #include "app/views/compare/compare_dialog.h"
-#include "app/views/kit/kit_pages.h"
-#include "app/views/kit/kit_view.h"
-#include "app/views/light/light_canvas.h"
-#include "app/views/light/light_view.h"
-#include "app/views/media/media_view.h"
-#include "app/views/profiles/profiles_view.h"
-#include "app/views/record/record_view.h"
 
 #include <QApplication>
 #include <QCloseEvent>
@@ -28,12 +19,15 @@
 #include <QStackedWidget>
 #include <QVBoxLayout>
 
+#include <algorithm>
+
 namespace bslate::app {
 
 namespace {
 const QString kGeometryKey = QStringLiteral("window/geometry");
 const QString kStepKey = QStringLiteral("window/step");
 const QString kThemeKey = QStringLiteral("window/theme");
+constexpr int kFirstStep = 4;                        // Light
 const QString kNotKept = QStringLiteral("not-kept"); // what the question is about
 } // namespace
 
@@ -46,18 +40,10 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
     , m_planner(m_document)
     , m_dayActions(m_document, m_planner)
     , m_files(m_document, settings, scratch)
-    , m_steps(new StepBar(style))
+    , m_steps(makeSteps({m_actions, m_kitActions, m_profileActions, m_dayActions, style}))
+    , m_bar(new StepBar(style))
     , m_rail(new SetupRail(m_document, style))
     , m_stack(new QStackedWidget)
-    , m_brief(new BriefView(m_actions, style))
-    , m_kit(new KitView(m_kitActions, style))
-    , m_profiles(new ProfilesView(m_profileActions, style))
-    , m_bodyTest(new BodyTestView(m_profileActions, style))
-    , m_kitPages(new KitPages(style, m_kit, m_profiles, m_bodyTest))
-    , m_cadence(new CadenceView(m_actions, style))
-    , m_light(new LightView(m_actions, style))
-    , m_record(new RecordView(m_actions, style))
-    , m_media(new MediaView(m_dayActions, style))
     , m_verdict(new VerdictPanel(m_actions, style))
     , m_dialIn(new DialInPanel(m_document, style))
     , m_dayPanel(new DayPanel(m_dayActions, style))
@@ -101,17 +87,17 @@ MainWindow::~MainWindow() {
 }
 
 void MainWindow::assemble() {
-    const auto add = [&](Step step, const QString& name, QWidget* view) {
-        m_steps->addStep(step, name);
-        m_stack->addWidget(view);
-        m_views[step] = view;
-    };
-    add(Brief, tr("Brief"), m_brief);
-    add(Kit, tr("Kit"), m_kitPages);
-    add(Cadence, tr("Cadence"), m_cadence);
-    add(Light, tr("Light"), m_light);
-    add(Record, tr("Record"), m_record);
-    add(Media, tr("Media"), m_media);
+    for (const auto& step : m_steps) {
+        m_bar->addStep(step.number, step.plainName(), step.help);
+        if (step.pages.size() == 1) {
+            m_stack->addWidget(step.pages.front().widget);
+            continue;
+        }
+        auto* pages = new StepPages(step.plainName(), m_style);
+        for (const auto& page : step.pages)
+            pages->addPage(page.name, page.widget);
+        m_stack->addWidget(pages);
+    }
 
     auto* ofSetup = new QWidget;
     auto* side = new QVBoxLayout(ofSetup);
@@ -139,34 +125,26 @@ void MainWindow::assemble() {
     auto* row = new QHBoxLayout(centre);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
-    row->addWidget(m_steps);
+    row->addWidget(m_bar);
     row->addLayout(column, 1);
     setCentralWidget(centre);
 }
 
 void MainWindow::connectParts() {
     const auto tellProblem = [this](const QString& message) { m_notice->tell(message, true); };
-    connect(m_steps, &StepBar::chosen, this, &MainWindow::showStep);
-    connect(&m_actions, &Actions::refused, this, tellProblem);
-    connect(m_light, &LightView::refused, this, tellProblem);
-    connect(m_cadence, &CadenceView::refused, this, tellProblem);
-    connect(m_brief, &BriefView::refused, this, tellProblem);
-    connect(m_kit, &KitView::refused, this, tellProblem);
-    connect(&m_kitActions, &KitActions::refused, this, tellProblem);
-    connect(&m_profileActions, &ProfileActions::refused, this, tellProblem);
-    connect(m_profiles, &ProfilesView::refused, this, tellProblem);
-    connect(m_profiles, &ProfilesView::lutRequested, this, &MainWindow::askLut);
-    connect(m_bodyTest, &BodyTestView::refused, this, tellProblem);
     const auto tell = [this](const QString& message) { m_notice->tell(message, false); };
-    connect(&m_profileActions, &ProfileActions::told, this, tell);
-    connect(m_bodyTest, &BodyTestView::told, this, tell);
+    connect(m_bar, &StepBar::chosen, this, &MainWindow::showStep);
+    for (const auto& step : m_steps)
+        for (const auto& page : step.pages) {
+            connect(page.widget, &StepView::refused, this, tellProblem);
+            connect(page.widget, &StepView::told, this, tell);
+            connect(page.widget, &StepView::sheetRequested, this, &MainWindow::showSheet);
+        }
+    connect(&m_actions, &Actions::refused, this, tellProblem);
+    connect(&m_kitActions, &KitActions::refused, this, tellProblem);
     connect(&m_kitActions, &KitActions::told, this, tell);
-    connect(m_media, &MediaView::refused, this, tellProblem);
-    connect(m_media, &MediaView::packRequested, this, [this] {
-        if (auto* list = makePackList())
-            list->show();
-    });
-    connect(m_record, &RecordView::compareRequested, this, &MainWindow::compareSetups);
+    connect(&m_profileActions, &ProfileActions::refused, this, tellProblem);
+    connect(&m_profileActions, &ProfileActions::told, this, tell);
     connect(&m_files, &FileKeeper::autosaveFailed, this, [this](const QString& message) {
         m_notice->ask(kNotKept, message, {{tr("Understood"), {}}}, true);
     });
@@ -176,24 +154,64 @@ void MainWindow::connectParts() {
     connect(&m_document, &ShootDocument::changed, this, &MainWindow::updateTitle);
 }
 
-void MainWindow::showStep(int step) {
-    const int known = m_views.contains(step) ? step : Light;
-    m_stack->setCurrentWidget(m_views[known]);
-    m_steps->setCurrent(known);
-    m_side->setCurrentIndex(known == Media ? 1 : 0);
+void MainWindow::showStep(int number) {
+    const auto numbered = [&](int wanted) {
+        return std::find_if(m_steps.begin(), m_steps.end(),
+                            [&](const Step& step) { return step.number == wanted; });
+    };
+    auto step = numbered(number);
+    if (step == m_steps.end())
+        step = numbered(kFirstStep);
+    m_stack->setCurrentIndex(static_cast<int>(step - m_steps.begin()));
+    m_bar->setCurrent(step->number);
+    m_side->setCurrentIndex(static_cast<int>(step->side));
     m_stack->currentWidget()->setFocus();
 }
 
-void MainWindow::compareSetups() {
+StepView* MainWindow::showView(const QString& name) {
+    for (const auto& step : m_steps)
+        for (std::size_t i = 0; i < step.pages.size(); ++i) {
+            if (step.pages[i].view != name)
+                continue;
+            showStep(step.number);
+            if (auto* pages = qobject_cast<StepPages*>(m_stack->currentWidget()))
+                pages->showPage(static_cast<int>(i));
+            return step.pages[i].widget;
+        }
+    return nullptr;
+}
+
+QStringList MainWindow::pageNames() const {
+    QStringList names;
+    for (const auto& step : m_steps)
+        for (const auto& page : step.pages)
+            names += page.view;
+    return names;
+}
+
+StepView* MainWindow::page() const {
+    const auto& pages = m_steps[static_cast<std::size_t>(m_stack->currentIndex())].pages;
+    const auto* many = qobject_cast<StepPages*>(m_stack->currentWidget());
+    return pages[many ? static_cast<std::size_t>(many->page()) : 0].widget;
+}
+
+void MainWindow::showSheet(const QString& name) {
+    if (const auto* sheet = findSheet(name))
+        sheet->show(*this);
+}
+
+QDialog* MainWindow::compareSetups() {
     if (m_document.shoot().setups.size() < 2) {
         m_notice->tell(tr("There are not two setups yet: Ctrl+D makes a second one."), true);
-        return;
+        return nullptr;
     }
-    (new CompareDialog(m_document, m_style, this))->show();
+    auto* dialog = new CompareDialog(m_document, m_style, this);
+    dialog->show();
+    return dialog;
 }
 
 int MainWindow::step() const {
-    return m_steps->current();
+    return m_bar->current();
 }
 
 void MainWindow::updateTitle() {
@@ -207,13 +225,11 @@ void MainWindow::restoreState() {
     restoreGeometry(m_settings.value(kGeometryKey).toByteArray());
     if (m_settings.value(kThemeKey).toString() == QStringLiteral("paper"))
         m_style.setTheme(Theme::Paper);
-    showStep(m_settings.value(kStepKey, Light).toInt());
+    showStep(m_settings.value(kStepKey, kFirstStep).toInt());
 }
 
 void MainWindow::focusNextPart(int direction) {
-    QList<QWidget*> parts = {m_stack->currentWidget(),
-                             step() == Media ? static_cast<QWidget*>(m_dayPanel) : m_verdict,
-                             m_rail, m_steps};
+    QList<QWidget*> parts = {m_stack->currentWidget(), m_side->currentWidget(), m_rail, m_bar};
     if (m_notice->isVisible())
         parts.append(m_notice);
     const int count = static_cast<int>(parts.size());

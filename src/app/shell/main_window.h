@@ -5,31 +5,24 @@
 #include "app/document/file_keeper.h"
 #include "app/document/kit_actions.h"
 #include "app/document/profile_actions.h"
+#include "app/shell/steps.h"
 #include "app/style/style.h"
 #include "io/colour/lut_file.h"
 
 #include <QMainWindow>
 
-#include <map>
+#include <vector>
 
+class QDialog;
 class QSettings;
 class QStackedWidget;
 
 namespace bslate::app {
 
-class BodyTestView;
-class BriefView;
-class CadenceView;
 class CardDialog;
 class DayPanel;
 class DialInPanel;
-class KitPages;
-class KitView;
-class LightView;
-class MediaView;
 class NoticeBar;
-class ProfilesView;
-class RecordView;
 class SetupRail;
 class StepBar;
 class VerdictPanel;
@@ -40,7 +33,6 @@ class MainWindow : public QMainWindow {
     Q_OBJECT
 
 public:
-    enum Step { Brief = 1, Kit = 2, Cadence = 3, Light = 4, Record = 5, Media = 6 };
     enum class Answer { Save, Discard, Cancel };
     enum class Over { Replace, SaveAs, Cancel }; ///< what another program wrote meanwhile
 
@@ -50,22 +42,31 @@ public:
     [[nodiscard]] ShootDocument& document() { return m_document; }
     [[nodiscard]] Actions& actionsOnShoot() { return m_actions; }
     [[nodiscard]] FileKeeper& files() { return m_files; }
-    [[nodiscard]] CadenceView& cadence() { return *m_cadence; }
-    [[nodiscard]] LightView& light() { return *m_light; }
-    [[nodiscard]] KitView& kit() { return *m_kit; }
-    [[nodiscard]] KitPages& kitPages() { return *m_kitPages; }
-    [[nodiscard]] ProfilesView& profiles() { return *m_profiles; }
-    [[nodiscard]] BodyTestView& bodyTest() { return *m_bodyTest; }
-    [[nodiscard]] RecordView& record() { return *m_record; }
-    [[nodiscard]] MediaView& media() { return *m_media; }
     [[nodiscard]] DayPlanner& planner() { return m_planner; }
     [[nodiscard]] DayPanel& dayPanel() { return *m_dayPanel; }
     [[nodiscard]] NoticeBar& notice() { return *m_notice; }
     [[nodiscard]] VerdictPanel& verdict() { return *m_verdict; }
     [[nodiscard]] Style& style() { return m_style; }
 
-    void showStep(int step);
+    [[nodiscard]] const std::vector<Step>& steps() const { return m_steps; }
+    /// The first view of a class, of all pages. Precondition: a step has one.
+    template<class View>
+    [[nodiscard]] View& view() {
+        for (const auto& step : m_steps)
+            for (const auto& page : step.pages)
+                if (auto* found = qobject_cast<View*>(page.widget))
+                    return *found;
+        Q_UNREACHABLE();
+    }
+    /// The first page of a step; Light for a number that is none.
+    void showStep(int number);
+    /// A page by its name for `--view`; null and nothing done when there is none.
+    StepView* showView(const QString& name);
     [[nodiscard]] int step() const;
+    [[nodiscard]] QStringList pageNames() const; ///< as showView() takes them, in their order
+    /// The page in view.
+    [[nodiscard]] StepView* page() const;
+    void showSheet(const QString& name); ///< sheets.h
 
     /// Opens a file, offering an autosave left by a crash; failures are told, not thrown.
     void openPath(const QString& path);
@@ -78,15 +79,15 @@ public:
     bool saveAs();
     void askOpen();
     void askKit();
-    void askLut();
+    QDialog* askLut(); ///< null when there is no setup
     /// `look` is the id of a recipe, or empty for the plain display.
     void writeLut(const QString& path, io::LutFormat format, const QString& look = {});
     [[nodiscard]] CardDialog* makeCard();
     [[nodiscard]] CardDialog* makePackList(); ///< null when no day is planned
     void editSetup();
     void editShoot();
-    void compareSetups();
-    void copyPicture(); ///< of the step in view, to the clipboard
+    QDialog* compareSetups(); ///< null when there are not two
+    void copyPicture();       ///< of the step in view, to the clipboard
     void focusNextPart(int direction);
 
     /// How an unsaved document is asked about; tests put their own answer in.
@@ -120,19 +121,10 @@ private:
     DayPlanner m_planner;
     DayActions m_dayActions;
     FileKeeper m_files;
-    StepBar* m_steps;
+    std::vector<Step> m_steps;
+    StepBar* m_bar;
     SetupRail* m_rail;
     QStackedWidget* m_stack;
-    BriefView* m_brief;
-    KitView* m_kit;
-    ProfilesView* m_profiles;
-    BodyTestView* m_bodyTest;
-    KitPages* m_kitPages;
-    CadenceView* m_cadence;
-    LightView* m_light;
-    RecordView* m_record;
-    MediaView* m_media;
-    std::map<int, QWidget*> m_views; ///< by step number
     VerdictPanel* m_verdict;
     DialInPanel* m_dialIn;
     DayPanel* m_dayPanel;

@@ -2,8 +2,6 @@
 
 #include "app/document/text.h"
 #include "app/shell/notice_bar.h"
-#include "app/views/card/card_dialog.h"
-#include "app/views/help/help_sheets.h"
 
 #include <QApplication>
 #include <QFileInfo>
@@ -59,14 +57,10 @@ void shootMenu(MainWindow& w) {
     add(menu, tr("S&heet: title, meter, noise floor\u2026"), {}, w, [&w] { w.editShoot(); });
     add(menu, tr("Use &kit file\u2026"), {}, w, [&w] { w.askKit(); });
     menu->addSeparator();
-    add(menu, tr("Dial-in &card\u2026"), QKeySequence::Print, w, [&w] {
-        if (auto* card = w.makeCard())
-            card->show();
-    });
-    add(menu, tr("&Pack list\u2026"), QKeySequence(QStringLiteral("Ctrl+Shift+P")), w, [&w] {
-        if (auto* list = w.makePackList())
-            list->show();
-    });
+    add(menu, tr("Dial-in &card\u2026"), QKeySequence::Print, w,
+        [&w] { w.showSheet(QStringLiteral("card")); });
+    add(menu, tr("&Pack list\u2026"), QKeySequence(QStringLiteral("Ctrl+Shift+P")), w,
+        [&w] { w.showSheet(QStringLiteral("pack-list")); });
     add(menu, tr("Rating &LUT\u2026"), QKeySequence(QStringLiteral("Ctrl+L")), w,
         [&w] { w.askLut(); });
     menu->addSeparator();
@@ -116,18 +110,12 @@ void setupMenu(MainWindow& w) {
 
 void lookMenu(MainWindow& w) {
     auto* menu = w.menuBar()->addMenu(tr("&Look at"));
-    add(menu, tr("&Brief"), QKeySequence(QStringLiteral("Ctrl+1")), w,
-        [&w] { w.showStep(MainWindow::Brief); });
-    add(menu, tr("&Kit"), QKeySequence(QStringLiteral("Ctrl+2")), w,
-        [&w] { w.showStep(MainWindow::Kit); });
-    add(menu, tr("&Cadence"), QKeySequence(QStringLiteral("Ctrl+3")), w,
-        [&w] { w.showStep(MainWindow::Cadence); });
-    add(menu, tr("&Light"), QKeySequence(QStringLiteral("Ctrl+4")), w,
-        [&w] { w.showStep(MainWindow::Light); });
-    add(menu, tr("&Record"), QKeySequence(QStringLiteral("Ctrl+5")), w,
-        [&w] { w.showStep(MainWindow::Record); });
-    add(menu, tr("&Media"), QKeySequence(QStringLiteral("Ctrl+6")), w,
-        [&w] { w.showStep(MainWindow::Media); });
+    for (const auto& step : w.steps()) {
+        auto* action =
+            add(menu, step.name, QKeySequence(QStringLiteral("Ctrl+%1").arg(step.number)), w,
+                [&w, number = step.number] { w.showStep(number); });
+        action->setStatusTip(step.help);
+    }
     menu->addSeparator();
     add(menu, tr("Next p&art"), QKeySequence(QStringLiteral("F6")), w,
         [&w] { w.focusNextPart(1); });
@@ -141,8 +129,10 @@ void lookMenu(MainWindow& w) {
 
 void helpMenu(MainWindow& w) {
     auto* menu = w.menuBar()->addMenu(tr("&Help"));
-    add(menu, tr("&Keys"), QKeySequence(Qt::Key_Question), w, [&w] { showKeysSheet(&w); });
-    add(menu, tr("&Cautions"), QKeySequence(Qt::Key_F1), w, [&w] { showCautionsSheet(&w); });
+    add(menu, tr("&Keys"), QKeySequence(Qt::Key_Question), w,
+        [&w] { w.showSheet(QStringLiteral("keys")); });
+    add(menu, tr("&Cautions"), QKeySequence(Qt::Key_F1), w,
+        [&w] { w.showSheet(QStringLiteral("cautions")); });
 }
 
 } // namespace

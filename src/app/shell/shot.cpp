@@ -1,10 +1,8 @@
 #include "app/shell/shot.h"
 
 #include "app/shell/main_window.h"
+#include "app/shell/sheets.h"
 #include "app/shell/verdict_panel.h"
-#include "app/views/card/card_dialog.h"
-#include "app/views/help/help_sheets.h"
-#include "app/views/kit/kit_pages.h"
 
 #include <QApplication>
 #include <QDialog>
@@ -21,53 +19,33 @@ void settle() {
 }
 
 QWidget* viewWidget(MainWindow& window, const QString& view) {
-    const std::pair<const char*, int> steps[] = {
-        {"brief", MainWindow::Brief},     {"kit", MainWindow::Kit},
-        {"cadence", MainWindow::Cadence}, {"light", MainWindow::Light},
-        {"record", MainWindow::Record},   {"media", MainWindow::Media}};
-    for (const auto& [name, step] : steps)
-        if (view == QLatin1String(name)) {
-            window.showStep(step);
-            if (step == MainWindow::Media) // the day of the setup that was asked for
-                if (const auto* scene = window.document().scene())
-                    window.planner().chooseDay(scene->day);
-            window.planner().settle();
-            return &window;
-        }
-    const std::pair<const char*, int> pages[] = {{"profiles", KitPages::Profiles},
-                                                 {"body-test", KitPages::BodyTest}};
-    for (const auto& [name, page] : pages)
-        if (view == QLatin1String(name)) {
-            window.showStep(MainWindow::Kit);
-            window.kitPages().showPage(page);
-            return &window;
-        }
-    if (view == QStringLiteral("compare")) {
-        window.compareSetups();
-        return window.findChild<QDialog*>(QStringLiteral("compare-dialog"));
+    if (auto* page = window.showView(view)) {
+        page->settle();
+        return &window;
     }
-    if (view == QStringLiteral("pack-list")) {
-        auto* list = window.makePackList();
-        if (list)
-            list->show();
-        return list;
-    }
-    if (view == QStringLiteral("card")) {
-        auto* card = window.makeCard();
-        if (card)
-            card->show();
-        return card;
-    }
-    if (view == QStringLiteral("keys"))
-        showKeysSheet(&window);
-    else if (view == QStringLiteral("cautions"))
-        showCautionsSheet(&window);
-    else
-        return nullptr;
-    return window.findChild<QDialog*>(view + QStringLiteral("-sheet"));
+    const auto* sheet = findSheet(view);
+    return sheet ? sheet->show(window) : nullptr;
 }
 
 } // namespace
+
+QStringList viewNames(const MainWindow& window) {
+    QStringList names = window.pageNames();
+    for (const auto& sheet : sheets())
+        names += QString::fromLatin1(sheet.name);
+    return names;
+}
+
+void listShots(const MainWindow& window, std::ostream& out) {
+    for (const auto& step : window.steps())
+        for (const auto& page : step.pages)
+            for (const auto& shot : page.shots)
+                out << shot.file.toStdString() << "\t" << page.view.toStdString() << "\t"
+                    << shot.setup.toStdString() << "\t" << shot.theme.toStdString() << "\n";
+    for (const auto& sheet : sheets())
+        if (sheet.shot)
+            out << sheet.name << "\t" << sheet.name << "\t" << sheet.shot << "\tslate\n";
+}
 
 bool takeShot(MainWindow& window, const Shot& shot) {
     window.resize(shot.size);
@@ -76,8 +54,7 @@ bool takeShot(MainWindow& window, const Shot& shot) {
     auto* widget = viewWidget(window, shot.view);
     if (!widget) {
         std::cerr << "bright-slate: --view: no such view \"" << shot.view.toStdString()
-                  << "\"; expected brief, kit, profiles, body-test, cadence, light, record, "
-                     "media, compare, card, pack-list, keys or cautions\n";
+                  << "\"; expected " << viewNames(window).join(", ").toStdString() << "\n";
         return false;
     }
     window.verdict().refresh();

@@ -10,7 +10,8 @@ namespace {
 
 class StepButton : public QAbstractButton {
 public:
-    StepButton(const Style& style, int number, const QString& name, QWidget* parent)
+    StepButton(const Style& style, int number, const QString& name, const QString& help,
+               QWidget* parent)
         : QAbstractButton(parent)
         , m_style(style)
         , m_number(number) {
@@ -20,7 +21,8 @@ public:
         setFixedHeight(58);
         setFocusPolicy(Qt::TabFocus);
         setAccessibleName(QObject::tr("Step %1, %2").arg(number).arg(name));
-        setToolTip(QStringLiteral("Ctrl+%1").arg(number));
+        setAccessibleDescription(help);
+        setToolTip(QStringLiteral("Ctrl+%1: %2").arg(number).arg(help));
         setObjectName(QStringLiteral("step-%1").arg(number));
     }
 
@@ -60,8 +62,8 @@ StepBar::StepBar(const Style& style, QWidget* parent)
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
-void StepBar::addStep(int number, const QString& name) {
-    auto* button = new StepButton(m_style, number, name, this);
+void StepBar::addStep(int number, const QString& name, const QString& help) {
+    auto* button = new StepButton(m_style, number, name, help, this);
     auto* column = static_cast<QVBoxLayout*>(layout());
     column->insertWidget(column->count() - 1, button);
     button->setProperty("step", number);

@@ -15,7 +15,7 @@ class StepBar : public QWidget {
 public:
     explicit StepBar(const Style& style, QWidget* parent = nullptr);
 
-    void addStep(int number, const QString& name);
+    void addStep(int number, const QString& name, const QString& help);
     void setCurrent(int number);
     [[nodiscard]] int current() const { return m_current; }
 

@@ -18,9 +18,9 @@
 namespace bslate::app {
 
 void timeDrag(MainWindow& window, int moves) {
-    window.showStep(MainWindow::Light);
+    window.showView(QStringLiteral("light"));
     QApplication::processEvents();
-    auto& canvas = window.light().canvas();
+    auto& canvas = window.view<LightView>().canvas();
     if (canvas.handles().empty()) {
         std::cerr << "bright-slate: --time-drag: the setup has no patch to drag\n";
         return;
@@ -44,8 +44,8 @@ void timeDrag(MainWindow& window, int moves) {
 }
 
 void timeMotion(MainWindow& window, int seconds) {
-    window.showStep(MainWindow::Cadence);
-    auto& motion = window.cadence().motion();
+    window.showView(QStringLiteral("cadence"));
+    auto& motion = window.view<CadenceView>().motion();
     QApplication::processEvents();
     motion.advance();
     motion.advance();

@@ -194,13 +194,17 @@ void MainWindow::askKit() {
         m_notice->tell(messageOf(used.error()), true);
 }
 
-void MainWindow::askLut() {
+QDialog* MainWindow::askLut() {
     const auto* setup = m_document.setup();
-    if (!setup)
-        return m_notice->tell(tr("A rating LUT belongs to a setup: add one first."), true);
-    LutDialog dialog(m_document.shoot(), *setup, this);
-    connect(&dialog, &LutDialog::writeRequested, this, &MainWindow::writeLut);
-    dialog.exec();
+    if (!setup) {
+        m_notice->tell(tr("A rating LUT belongs to a setup: add one first."), true);
+        return nullptr;
+    }
+    auto* dialog = new LutDialog(m_document.shoot(), *setup, this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &LutDialog::writeRequested, this, &MainWindow::writeLut);
+    dialog->open();
+    return dialog;
 }
 
 void MainWindow::writeLut(const QString& path, io::LutFormat format, const QString& look) {
@@ -213,7 +217,7 @@ void MainWindow::writeLut(const QString& path, io::LutFormat format, const QStri
 }
 
 CardDialog* MainWindow::makePackList() {
-    auto card = m_media->packCard();
+    auto card = view<MediaView>().packCard();
     if (!card) {
         m_notice->tell(tr("No day has takes yet: the Media step plans them."), true);
         return nullptr;

@@ -29,7 +29,7 @@
 namespace bslate::app {
 
 BodyTestView::BodyTestView(ProfileActions& actions, const Style& style, QWidget* parent)
-    : QWidget(parent)
+    : StepView(parent)
     , m_actions(actions)
     , m_style(style)
     , m_camera(new QComboBox)
@@ -65,6 +65,13 @@ BodyTestView::BodyTestView(ProfileActions& actions, const Style& style, QWidget*
     shortcut("Ctrl+K", [this] { keep(); });
     connect(&actions.document(), &ShootDocument::changed, this, &BodyTestView::refresh);
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+}
+
+std::span<const KeyLine> BodyTestView::keys() const {
+    static constexpr KeyLine kKeys[] = {
+        {"Ctrl+Return, Ctrl+K",
+         QT_TRANSLATE_NOOP("Help", "fit the readings, keep the measured profile")}};
+    return kKeys;
 }
 
 QWidget* BodyTestView::buildSide() {

@@ -2,8 +2,7 @@
 
 #include "app/document/profile_actions.h"
 #include "app/style/style.h"
-
-#include <QWidget>
+#include "app/views/step_view.h"
 
 #include <functional>
 #include <optional>
@@ -20,11 +19,13 @@ class FitPicture;
 
 /// Testing one's own body: the card that says what to record, the readings as typed, pasted or
 /// read from a file, the curve that fits them, and the measured profile kept beside the nominal.
-class BodyTestView : public QWidget {
+class BodyTestView : public StepView {
     Q_OBJECT
 
 public:
     BodyTestView(ProfileActions& actions, const Style& style, QWidget* parent = nullptr);
+
+    [[nodiscard]] std::span<const KeyLine> keys() const override;
 
     void refresh();
     void setReadings(const QString& csv);
@@ -37,10 +38,6 @@ public:
     class CardDialog* showCard();
 
     void setAskForFile(std::function<QString()> ask) { m_ask = std::move(ask); }
-
-signals:
-    void refused(const QString& message);
-    void told(const QString& message);
 
 protected:
     void showEvent(QShowEvent* event) override;

@@ -40,7 +40,7 @@ bool& hazardOf(Hazards& hazards, int index) {
 } // namespace
 
 BriefView::BriefView(Actions& actions, const Style& style, QWidget* parent)
-    : QWidget(parent)
+    : StepView(parent)
     , m_actions(actions)
     , m_style(style)
     , m_bar(new BriefBar(actions, style))
@@ -78,6 +78,13 @@ BriefView::BriefView(Actions& actions, const Style& style, QWidget* parent)
     });
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
     refresh();
+}
+
+std::span<const KeyLine> BriefView::keys() const {
+    static constexpr KeyLine kKeys[] = {
+        {"arrows, Return, Delete",
+         QT_TRANSLATE_NOOP("Help", "choose a scene, rewrite its line, delete it")}};
+    return kKeys;
 }
 
 QWidget* BriefView::buildDays() {

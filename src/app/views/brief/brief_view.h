@@ -2,8 +2,7 @@
 
 #include "app/document/actions.h"
 #include "app/style/style.h"
-
-#include <QWidget>
+#include "app/views/step_view.h"
 
 class QCheckBox;
 class QLabel;
@@ -23,17 +22,16 @@ class ScenePicture;
 
 /// The Brief step: what the shoot is for, its days as a band of scenes, scenes typed as one line,
 /// and what was metered in the selected one.
-class BriefView : public QWidget {
+class BriefView : public StepView {
     Q_OBJECT
 
 public:
     BriefView(Actions& actions, const Style& style, QWidget* parent = nullptr);
 
+    [[nodiscard]] std::span<const KeyLine> keys() const override;
+
     void refresh();
     [[nodiscard]] const QString& sceneId() const { return m_sceneId; }
-
-signals:
-    void refused(const QString& message);
 
 protected:
     void paintEvent(QPaintEvent* event) override;

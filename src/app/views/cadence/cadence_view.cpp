@@ -9,6 +9,7 @@
 #include "app/views/cadence/time_strip.h"
 #include "app/widgets/value_block.h"
 #include "core/facts/evaluate.h"
+#include "core/facts/rate_steps.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
 
@@ -26,7 +27,6 @@ namespace bslate::app {
 namespace {
 
 constexpr WidthsPerSecond kAssumedSpeed{0.25}; // the frame in four seconds, where nothing is told
-constexpr double kNearRate = 0.05;             // stops of rate: four in a hundred
 
 template<class Parsed>
 std::optional<QString> problemOf(const Parsed& parsed) {
@@ -50,7 +50,7 @@ std::optional<Shutter> compared(const SetupContext& context, const Evaluation& a
 } // namespace
 
 CadenceView::CadenceView(Actions& actions, const Style& style, QWidget* parent)
-    : QWidget(parent)
+    : StepView(parent)
     , m_actions(actions)
     , m_style(style)
     , m_title(new QLabel)
@@ -80,6 +80,18 @@ CadenceView::CadenceView(Actions& actions, const Style& style, QWidget* parent)
     connect(&m_actions.document(), &ShootDocument::selectionChanged, this, &CadenceView::refresh);
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
     setFocusPolicy(Qt::StrongFocus);
+}
+
+std::span<const KeyLine> CadenceView::keys() const {
+    static constexpr KeyLine kKeys[] = {
+        {"Left, Right, Up, Down",
+         QT_TRANSLATE_NOOP("Help", "shutter by clicks (Shift: ten), capture rate")},
+        {"S, H, O",
+         QT_TRANSLATE_NOOP("Help", "next safe shutter, the school's shutter, next school")},
+        {"A, R, L", QT_TRANSLATE_NOOP("Help", "type the shutter, the rate, a lamp")},
+        {"Space, Escape",
+         QT_TRANSLATE_NOOP("Help", "play the motion after a caution, keep it still")}};
+    return kKeys;
 }
 
 void CadenceView::buildHeader(QVBoxLayout& column) {
@@ -331,14 +343,7 @@ void CadenceView::stepRateBy(int places, const ShootDocument::Value& from, int d
     const auto context = setup ? resolve(*from, *setup) : Result<SetupContext>(Error{});
     if (!context)
         return;
-    const auto rates = ratesOf(*context->mode);
-    // The first one not slower than the present, so that an unlisted rate steps onto the list.
-    const auto here = std::lower_bound(rates.begin(), rates.end(), setup->rate) - rates.begin();
-    const bool listed = here < static_cast<std::ptrdiff_t>(rates.size()) &&
-                        rates[static_cast<std::size_t>(here)] == setup->rate;
-    const auto wanted = here + places - (!listed && places > 0 ? 1 : 0);
-    const auto last = static_cast<std::ptrdiff_t>(rates.size()) - 1;
-    turnRate(rates[static_cast<std::size_t>(std::clamp<std::ptrdiff_t>(wanted, 0, last))], drag);
+    turnRate(stepRate(*context->mode, setup->rate, places), drag);
 }
 
 FrameRate CadenceView::nearestRate(double perSecond) const {
@@ -347,26 +352,7 @@ FrameRate CadenceView::nearestRate(double perSecond) const {
         setup ? resolve(m_actions.document().shoot(), *setup) : Result<SetupContext>(Error{});
     if (!context)
         return {};
-    const auto listed = ratesOf(*context->mode);
-    auto all = listed;
-    if (const auto& off = context->mode->offSpeed)
-        for (int rate = 1; rate <= 1000; ++rate)
-            if (const FrameRate whole{Rational(rate, 1)};
-                whole >= off->slowest && whole <= off->fastest)
-                all.push_back(whole);
-    const auto nearest = [](const std::vector<FrameRate>& rates, double wanted) {
-        const auto miss = [&](FrameRate rate) { return std::abs(rate.toDouble() / wanted - 1); };
-        return *std::min_element(rates.begin(), rates.end(),
-                                 [&](FrameRate a, FrameRate b) { return miss(a) < miss(b); });
-    };
-    // The rate of the slow motion the scene wants draws a drag that comes near it, and so does a
-    // listed one; off-speed rates fill the gaps.
-    const double wished =
-        context->shoot->brief.rate.toDouble() * context->scene->slowMotion.value();
-    for (const FrameRate drawing : {nearest(all, wished), nearest(listed, perSecond)})
-        if (std::abs(drawing.toDouble() / perSecond - 1) < kNearRate)
-            return drawing;
-    return nearest(all, perSecond);
+    return rateNear(*context, perSecond);
 }
 
 void CadenceView::nextSafe() {

@@ -2,8 +2,7 @@
 
 #include "app/document/actions.h"
 #include "app/style/style.h"
-
-#include <QWidget>
+#include "app/views/step_view.h"
 
 class QComboBox;
 class QLabel;
@@ -20,11 +19,13 @@ class ValueBlock;
 
 /// The Cadence step: what rate and shutter do to motion and to pulsed light, and a shutter that is
 /// right for both.
-class CadenceView : public QWidget {
+class CadenceView : public StepView {
     Q_OBJECT
 
 public:
     CadenceView(Actions& actions, const Style& style, QWidget* parent = nullptr);
+
+    [[nodiscard]] std::span<const KeyLine> keys() const override;
 
     void refresh();
     [[nodiscard]] TimeStrip& strip() { return *m_strip; }
@@ -34,9 +35,6 @@ public:
     [[nodiscard]] SpeedRuler& ruler() { return *m_ruler; }
     [[nodiscard]] ValueBlock& rateBlock() { return *m_rate; }
     [[nodiscard]] ValueBlock& shutterBlock() { return *m_shutter; }
-
-signals:
-    void refused(const QString& message);
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;

@@ -1,19 +1,30 @@
 #pragma once
 
+#include "app/views/step_view.h"
+
 #include <QString>
 
+#include <vector>
+
+class QDialog;
 class QWidget;
 
 namespace bslate::app {
 
+/// Keys under a heading of their own: those of the window, or of a page.
+struct KeyGroup {
+    QString name;
+    std::span<const KeyLine> keys;
+};
+
 /// The key list ("?"), one non-modal sheet.
-void showKeysSheet(QWidget* parent);
+QDialog* showKeysSheet(QWidget* parent, const std::vector<KeyGroup>& pages);
 
 /// The cautions panel: what can hurt someone on a shoot, and who decides.
-void showCautionsSheet(QWidget* parent);
+QDialog* showCautionsSheet(QWidget* parent);
 
-/// The texts, also used by tests and screenshots.
-[[nodiscard]] QString keysHtml();
+/// The texts, also used by tests.
+[[nodiscard]] QString keysHtml(const std::vector<KeyGroup>& pages);
 [[nodiscard]] QString cautionsHtml();
 
 } // namespace bslate::app

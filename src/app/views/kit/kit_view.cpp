@@ -56,7 +56,7 @@ QString summaryOf(const Camera& camera) {
 } // namespace
 
 KitView::KitView(KitActions& actions, const Style& style, QWidget* parent)
-    : QWidget(parent)
+    : StepView(parent)
     , m_actions(actions)
     , m_style(style)
     , m_list(new QTreeWidget)
@@ -80,6 +80,12 @@ KitView::KitView(KitActions& actions, const Style& style, QWidget* parent)
     setFocusProxy(m_list);
     connect(&actions.document(), &ShootDocument::changed, this, &KitView::refresh);
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+}
+
+std::span<const KeyLine> KitView::keys() const {
+    static constexpr KeyLine kKeys[] = {
+        {"Insert, Delete, Return", QT_TRANSLATE_NOOP("Help", "add, delete, describe a camera")}};
+    return kKeys;
 }
 
 QWidget* KitView::buildList() {

@@ -2,8 +2,7 @@
 
 #include "app/document/kit_actions.h"
 #include "app/style/style.h"
-
-#include <QWidget>
+#include "app/views/step_view.h"
 
 class QFormLayout;
 class QLabel;
@@ -16,11 +15,13 @@ class SensorPicture;
 
 /// The Kit step: what the user owns, by kind; the chosen camera's sensor drawn to scale, the fields
 /// of anything else to be typed in place.
-class KitView : public QWidget {
+class KitView : public StepView {
     Q_OBJECT
 
 public:
     KitView(KitActions& actions, const Style& style, QWidget* parent = nullptr);
+
+    [[nodiscard]] std::span<const KeyLine> keys() const override;
 
     void refresh();
     void choose(GearKind kind, const QString& id);
@@ -31,9 +32,6 @@ public:
     void describeCamera(const QString& id);
     /// The same for one that is not in the kit yet: cancelling leaves the kit as it was.
     void describeNewCamera();
-
-signals:
-    void refused(const QString& message);
 
 protected:
     void paintEvent(QPaintEvent* event) override;

@@ -18,7 +18,7 @@
 namespace bslate::app {
 
 LightView::LightView(Actions& actions, const Style& style, QWidget* parent)
-    : QWidget(parent)
+    : StepView(parent)
     , m_actions(actions)
     , m_style(style)
     , m_train(new LightTrain(actions, style, this))
@@ -69,6 +69,25 @@ LightView::LightView(Actions& actions, const Style& style, QWidget* parent)
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
     setFocusPolicy(Qt::StrongFocus);
     refresh();
+}
+
+std::span<const KeyLine> LightView::keys() const {
+    static constexpr KeyLine kKeys[] = {
+        {"Left, Right", QT_TRANSLATE_NOOP("Help", "iris a third of a stop down, up in light")},
+        {"Up, Down", QT_TRANSLATE_NOOP("Help", "rating a third of a stop up, down")},
+        {"N, Shift+N", QT_TRANSLATE_NOOP("Help", "next stronger, weaker ND of your own")},
+        {"[ and ]", QT_TRANSLATE_NOOP("Help", "shutter shorter, longer")},
+        {"K, L", QT_TRANSLATE_NOOP("Help", "less, more light on the scene")},
+        {"B", QT_TRANSLATE_NOOP("Help", "other base ISO")},
+        {"I, D, S, E, M",
+         QT_TRANSLATE_NOOP("Help", "type iris, ND, shutter, rating, metered light")},
+        {"P", QT_TRANSLATE_NOOP("Help", "who pays for a change: ND, iris, light, rating, nobody")},
+        {"O", QT_TRANSLATE_NOOP("Help", "next school")},
+        {"Space, G", QT_TRANSLATE_NOOP("Help", "ghost of the other schools: next, on and off")},
+        {"Tab, then Left or Right",
+         QT_TRANSLATE_NOOP("Help", "a patch: move it; Return types its reading")},
+        {"Insert, Delete", QT_TRANSLATE_NOOP("Help", "add a patch, delete the focused one")}};
+    return kKeys;
 }
 
 void LightView::buildHeader(QVBoxLayout& column) {

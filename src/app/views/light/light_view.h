@@ -2,8 +2,7 @@
 
 #include "app/document/actions.h"
 #include "app/style/style.h"
-
-#include <QWidget>
+#include "app/views/step_view.h"
 
 class QComboBox;
 class QLabel;
@@ -15,18 +14,17 @@ class LightTrain;
 class QuantityEdit;
 
 /// The Light step: the train of controls over the picture.
-class LightView : public QWidget {
+class LightView : public StepView {
     Q_OBJECT
 
 public:
     LightView(Actions& actions, const Style& style, QWidget* parent = nullptr);
 
+    [[nodiscard]] std::span<const KeyLine> keys() const override;
+
     [[nodiscard]] LightCanvas& canvas() { return *m_canvas; }
     [[nodiscard]] LightTrain& train() { return *m_train; }
     void refresh();
-
-signals:
-    void refused(const QString& message);
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;

@@ -54,16 +54,16 @@ QString percent(double value) {
 
 } // namespace
 
-LutDialog::LutDialog(const Shoot& shoot, const Setup& setup, QWidget* parent)
+LutDialog::LutDialog(Shoot shoot, Setup setup, QWidget* parent)
     : QDialog(parent)
-    , m_shoot(shoot)
-    , m_setup(setup)
+    , m_shoot(std::move(shoot))
+    , m_setup(std::move(setup))
     , m_format(new QComboBox)
     , m_look(new QComboBox)
     , m_table(new QTableWidget)
     , m_verdict(new QLabel) {
     setObjectName(QStringLiteral("lut-dialog"));
-    setWindowTitle(tr("LUT of %1").arg(toQt(setup.number)));
+    setWindowTitle(tr("LUT of %1").arg(toQt(m_setup.number)));
     resize(620, 460);
     m_ask = [this](bool save) {
         const QString suffix = toQt(io::suffixOf(format()));
@@ -79,7 +79,7 @@ LutDialog::LutDialog(const Shoot& shoot, const Setup& setup, QWidget* parent)
     m_look->setObjectName(QStringLiteral("lut-look"));
     m_look->setAccessibleName(tr("Look"));
     m_look->addItem(tr("None: plain BT.709"), QString());
-    for (const auto& recipe : shoot.kit.recipes)
+    for (const auto& recipe : m_shoot.kit.recipes)
         m_look->addItem(toQt(recipe.name), toQt(recipe.id));
     auto* form = new QFormLayout;
     form->addRow(tr("&Look"), m_look);

@@ -20,7 +20,7 @@ class LutDialog : public QDialog {
     Q_OBJECT
 
 public:
-    LutDialog(const Shoot& shoot, const Setup& setup, QWidget* parent = nullptr);
+    LutDialog(Shoot shoot, Setup setup, QWidget* parent = nullptr);
 
     /// Reads a LUT file, without stopping the window, and puts its values beside the computed ones.
     void check(const QString& path);
@@ -41,8 +41,8 @@ private:
     void showCheck(const QString& path, const RatingLut& lut, const io::Colours& in,
                    const Result<io::Colours>& through);
 
-    const Shoot& m_shoot;
-    const Setup& m_setup;
+    Shoot m_shoot;
+    Setup m_setup;
     QComboBox* m_format;
     QComboBox* m_look;
     QTableWidget* m_table;

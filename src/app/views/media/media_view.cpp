@@ -41,7 +41,7 @@ std::optional<QString> problemOf(const Parsed& parsed) {
 } // namespace
 
 MediaView::MediaView(DayActions& actions, const Style& style, QWidget* parent)
-    : QWidget(parent)
+    : StepView(parent)
     , m_actions(actions)
     , m_style(style)
     , m_title(new QLabel)
@@ -86,6 +86,26 @@ MediaView::MediaView(DayActions& actions, const Style& style, QWidget* parent)
     connect(&actions.planner(), &DayPlanner::changed, this, &MediaView::refresh);
     connect(&actions.planner(), &DayPlanner::progressed, this, &MediaView::showProgress);
     connect(&actions, &DayActions::refused, this, &MediaView::refused);
+}
+
+std::span<const KeyLine> MediaView::keys() const {
+    static constexpr KeyLine kKeys[] = {
+        {"arrows, Alt+Left, Alt+Right",
+         QT_TRANSLATE_NOOP("Help", "choose take and camera, move the take five minutes")},
+        {"Insert, Return, Delete, S",
+         QT_TRANSLATE_NOOP("Help", "type a new take, rewrite, delete, fill from the scenes")},
+        {"W, E, C, X",
+         QT_TRANSLATE_NOOP("Help", "uninterruptible, really ran, type the card, card failed")},
+        {"+, -, F, PgUp, PgDn, Escape",
+         QT_TRANSLATE_NOOP("Help", "zoom, whole day, other day, stop searching")},
+        {"P", QT_TRANSLATE_NOOP("Help", "pack list")}};
+    return kKeys;
+}
+
+void MediaView::settle() {
+    if (const auto* scene = m_actions.document().scene())
+        m_actions.planner().chooseDay(scene->day);
+    m_actions.planner().settle();
 }
 
 void MediaView::layOut() {
@@ -144,7 +164,8 @@ void MediaView::wireFields() {
         m_actions.setFinished(parseDuration(fromQt(text)).valueOr(Seconds(0)));
     });
     connect(m_fill, &QPushButton::clicked, &m_actions, &DayActions::fillFromScenes);
-    connect(m_pack, &QPushButton::clicked, this, &MediaView::packRequested);
+    connect(m_pack, &QPushButton::clicked, this,
+            [this] { emit sheetRequested(QStringLiteral("pack-list")); });
 }
 
 void MediaView::wireTimeline() {
@@ -347,7 +368,7 @@ void MediaView::keyPressEvent(QKeyEvent* event) {
                    ? m_actions.fillFromScenes()
                    : emit refused(tr("The day has takes already; delete them first."));
     case Qt::Key_P:
-        return emit packRequested();
+        return emit sheetRequested(QStringLiteral("pack-list"));
     case Qt::Key_Insert:
         return m_fields->typeLine(true);
     case Qt::Key_Return:

@@ -4,10 +4,9 @@
 #include "app/style/style.h"
 #include "app/views/media/day_timeline.h"
 #include "app/views/media/take_fields.h"
+#include "app/views/step_view.h"
 #include "app/widgets/quantity_edit.h"
 #include "core/words/card_text.h"
-
-#include <QWidget>
 
 class QLabel;
 class QPushButton;
@@ -15,11 +14,15 @@ class QPushButton;
 namespace bslate::app {
 
 /// The Media step: the day as a timeline with its typed fields, one day at a time.
-class MediaView : public QWidget {
+class MediaView : public StepView {
     Q_OBJECT
 
 public:
     MediaView(DayActions& actions, const Style& style, QWidget* parent = nullptr);
+
+    [[nodiscard]] std::span<const KeyLine> keys() const override;
+    /// Shows the day of the chosen setup, planned.
+    void settle() override;
 
     [[nodiscard]] DayTimeline& timeline() { return *m_timeline; }
     [[nodiscard]] const QString& take() const { return m_timeline->chosenTake(); }
@@ -27,10 +30,6 @@ public:
     void stepDay(int by);
     /// The pack list with the labels of the cards, to print; null when nothing is planned.
     [[nodiscard]] std::optional<Card> packCard() const;
-
-signals:
-    void refused(const QString& message);
-    void packRequested();
 
 protected:
     void paintEvent(QPaintEvent* event) override;

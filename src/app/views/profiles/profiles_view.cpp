@@ -24,7 +24,7 @@
 namespace bslate::app {
 
 ProfilesView::ProfilesView(ProfileActions& actions, const Style& style, QWidget* parent)
-    : QWidget(parent)
+    : StepView(parent)
     , m_actions(actions)
     , m_style(style)
     , m_list(new QListWidget)
@@ -51,6 +51,13 @@ ProfilesView::ProfilesView(ProfileActions& actions, const Style& style, QWidget*
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
+std::span<const KeyLine> ProfilesView::keys() const {
+    static constexpr KeyLine kKeys[] = {
+        {"Return, Insert, R, L",
+         QT_TRANSLATE_NOOP("Help", "use in the setup, import a curve, recipes, LUT")}};
+    return kKeys;
+}
+
 QWidget* ProfilesView::buildSide() {
     auto* side = new QWidget;
     side->setFixedWidth(232);
@@ -73,7 +80,8 @@ QWidget* ProfilesView::buildSide() {
     });
     button(tr("From the colour library\u2026"), "profile-library", [this] { importFromLibrary(); });
     button(tr("Recipes\u2026 (R)"), "profile-recipes", [this] { openRecipes(); });
-    button(tr("LUT of the setup\u2026 (L)"), "profile-lut", [this] { emit lutRequested(); });
+    button(tr("LUT of the setup\u2026 (L)"), "profile-lut",
+           [this] { emit sheetRequested(QStringLiteral("lut")); });
     button(tr("Delete"), "profile-delete", [this] { m_actions.remove(m_id); });
     connect(m_list, &QListWidget::currentItemChanged, this, [this](QListWidgetItem* item) {
         if (!item)
@@ -296,7 +304,7 @@ void ProfilesView::keyPressEvent(QKeyEvent* event) {
     case Qt::Key_R:
         return openRecipes();
     case Qt::Key_L:
-        emit lutRequested();
+        emit sheetRequested(QStringLiteral("lut"));
         return;
     default:
         QWidget::keyPressEvent(event);

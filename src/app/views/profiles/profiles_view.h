@@ -2,8 +2,7 @@
 
 #include "app/document/profile_actions.h"
 #include "app/style/style.h"
-
-#include <QWidget>
+#include "app/views/step_view.h"
 
 #include <functional>
 
@@ -20,11 +19,13 @@ class RampPicture;
 
 /// The profiles of the kit: their curves over one stops axis, gamuts, and what the selected setup's
 /// recording of them bears in the grade. Curves come in from files and go out as LUTs here.
-class ProfilesView : public QWidget {
+class ProfilesView : public StepView {
     Q_OBJECT
 
 public:
     ProfilesView(ProfileActions& actions, const Style& style, QWidget* parent = nullptr);
+
+    [[nodiscard]] std::span<const KeyLine> keys() const override;
 
     void refresh();
     void choose(const QString& id);
@@ -38,10 +39,6 @@ public:
     void openRecipes();
 
     void setAskForFile(std::function<QString()> ask) { m_ask = std::move(ask); }
-
-signals:
-    void refused(const QString& message);
-    void lutRequested();
 
 protected:
     void showEvent(QShowEvent* event) override;

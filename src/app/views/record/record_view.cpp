@@ -53,7 +53,7 @@ private:
 } // namespace
 
 RecordView::RecordView(Actions& actions, const Style& style, QWidget* parent)
-    : QWidget(parent)
+    : StepView(parent)
     , m_actions(actions)
     , m_style(style)
     , m_scroll(new QScrollArea)
@@ -96,6 +96,15 @@ RecordView::RecordView(Actions& actions, const Style& style, QWidget* parent)
     });
 }
 
+std::span<const KeyLine> RecordView::keys() const {
+    static constexpr KeyLine kKeys[] = {
+        {"arrows, Return, W",
+         QT_TRANSLATE_NOOP("Help", "move, record this way, open a closed cell")},
+        {"L, F", QT_TRANSLATE_NOOP("Help", "next sensor area, only what can be used")},
+        {"C", QT_TRANSLATE_NOOP("Help", "compare two setups")}};
+    return kKeys;
+}
+
 void RecordView::buildHeader(QVBoxLayout& column) {
     m_title = new QLabel;
     m_title->setFont(Style::font(TextRole::Head));
@@ -117,7 +126,8 @@ void RecordView::buildHeader(QVBoxLayout& column) {
     column.addWidget(m_subtitle);
     connect(m_layer, &QPushButton::clicked, m_canvas, &LatticeCanvas::nextLayer);
     connect(m_only, &QPushButton::toggled, m_canvas, &LatticeCanvas::setOnlyOpen);
-    connect(m_compare, &QPushButton::clicked, this, &RecordView::compareRequested);
+    connect(m_compare, &QPushButton::clicked, this,
+            [this] { emit sheetRequested(QStringLiteral("compare")); });
 }
 
 void RecordView::showEvent(QShowEvent* event) {
@@ -270,7 +280,7 @@ void RecordView::keyPressEvent(QKeyEvent* event) {
     case Qt::Key_W:
         return open(0);
     case Qt::Key_C:
-        emit compareRequested();
+        emit sheetRequested(QStringLiteral("compare"));
         return;
     default:
         QWidget::keyPressEvent(event);

@@ -2,10 +2,9 @@
 
 #include "app/document/actions.h"
 #include "app/style/style.h"
+#include "app/views/step_view.h"
 #include "core/advice/openings.h"
 #include "core/facts/lattice.h"
-
-#include <QWidget>
 
 class QLabel;
 class QPushButton;
@@ -19,17 +18,16 @@ class OpticsPicture;
 
 /// The Record step: the camera's mode lattice for this scene, what the cell under the cursor
 /// would change, and what the lens sees with it.
-class RecordView : public QWidget {
+class RecordView : public StepView {
     Q_OBJECT
 
 public:
     RecordView(Actions& actions, const Style& style, QWidget* parent = nullptr);
 
+    [[nodiscard]] std::span<const KeyLine> keys() const override;
+
     [[nodiscard]] LatticeCanvas& lattice() { return *m_canvas; }
     void refresh();
-
-signals:
-    void compareRequested();
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;

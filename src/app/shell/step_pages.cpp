@@ -1,4 +1,4 @@
-#include "app/views/kit/kit_pages.h"
+#include "app/shell/step_pages.h"
 
 #include "app/style/marks.h"
 
@@ -11,37 +11,24 @@
 
 namespace bslate::app {
 
-KitPages::KitPages(const Style& style, QWidget* gear, QWidget* profiles, QWidget* bodyTest,
-                   QWidget* parent)
+StepPages::StepPages(const QString& name, const Style& style, QWidget* parent)
     : QWidget(parent)
     , m_style(style)
     , m_buttons(new QButtonGroup(this))
     , m_stack(new QStackedWidget) {
-    setObjectName(QStringLiteral("kit-pages"));
-    setAccessibleName(tr("Kit"));
+    setObjectName(name.toLower());
+    setAccessibleName(name);
     setFocusPolicy(Qt::StrongFocus);
     auto* bar = new QHBoxLayout;
     bar->setContentsMargins(16, 8, 16, 0);
     bar->setSpacing(4);
-    const std::pair<QString, QWidget*> pages[] = {
-        {tr("Gear"), gear}, {tr("Profiles"), profiles}, {tr("Body test"), bodyTest}};
-    int id = 0;
-    for (const auto& [name, widget] : pages) {
-        auto* button = new QPushButton(name);
-        button->setObjectName(QStringLiteral("kit-page-%1").arg(id));
-        button->setCheckable(true);
-        m_buttons->addButton(button, id++);
-        bar->addWidget(button);
-        m_stack->addWidget(widget);
-    }
     bar->addStretch(1);
-    m_buttons->button(Gear)->setChecked(true);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(0);
     column->addLayout(bar);
     column->addWidget(m_stack, 1);
-    connect(m_buttons, &QButtonGroup::idClicked, this, &KitPages::showPage);
+    connect(m_buttons, &QButtonGroup::idClicked, this, &StepPages::showPage);
     const auto turn = [this](const QKeySequence& keys, int step) {
         auto* shortcut = new QShortcut(keys, this);
         shortcut->setContext(Qt::WidgetWithChildrenShortcut);
@@ -53,22 +40,33 @@ KitPages::KitPages(const Style& style, QWidget* gear, QWidget* profiles, QWidget
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
-void KitPages::showPage(int page) {
+void StepPages::addPage(const QString& name, StepView* view) {
+    const int id = m_stack->count();
+    auto* button = new QPushButton(name);
+    button->setObjectName(QStringLiteral("%1-page-%2").arg(objectName()).arg(id));
+    button->setCheckable(true);
+    button->setChecked(id == 0);
+    m_buttons->addButton(button, id);
+    static_cast<QHBoxLayout*>(layout()->itemAt(0)->layout())->insertWidget(id, button);
+    m_stack->addWidget(view);
+}
+
+void StepPages::showPage(int page) {
     m_stack->setCurrentIndex(page);
     m_buttons->button(page)->setChecked(true);
     m_stack->currentWidget()->setFocus();
 }
 
-int KitPages::page() const {
+int StepPages::page() const {
     return m_stack->currentIndex();
 }
 
-void KitPages::focusInEvent(QFocusEvent* event) {
+void StepPages::focusInEvent(QFocusEvent* event) {
     QWidget::focusInEvent(event);
     m_stack->currentWidget()->setFocus();
 }
 
-void KitPages::paintEvent(QPaintEvent*) {
+void StepPages::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     drawBlock(painter, rect(), m_style.colours().panel, {}, 0);
 }

@@ -1,25 +1,22 @@
 #pragma once
 
 #include "app/style/style.h"
-
-#include <QWidget>
+#include "app/views/step_view.h"
 
 class QButtonGroup;
 class QStackedWidget;
 
 namespace bslate::app {
 
-/// The pages of the Kit step: what there is, its profiles, and testing one's own body. A row of
-/// buttons above; Ctrl+PgDown and Ctrl+PgUp go through them.
-class KitPages : public QWidget {
+/// The pages of a step that has more than one: a row of buttons above; Ctrl+PgDown and Ctrl+PgUp go
+/// through them. Buttons are called NAME-page-0, NAME-page-1 ...
+class StepPages : public QWidget {
     Q_OBJECT
 
 public:
-    enum Page { Gear, Profiles, BodyTest };
+    StepPages(const QString& name, const Style& style, QWidget* parent = nullptr);
 
-    KitPages(const Style& style, QWidget* gear, QWidget* profiles, QWidget* bodyTest,
-             QWidget* parent = nullptr);
-
+    void addPage(const QString& name, StepView* view);
     void showPage(int page);
     [[nodiscard]] int page() const;
 

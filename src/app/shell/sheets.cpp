@@ -1,0 +1,52 @@
+#include "app/shell/sheets.h"
+
+#include "app/shell/main_window.h"
+#include "app/views/card/card_dialog.h"
+#include "app/views/help/help_sheets.h"
+
+namespace bslate::app {
+std::vector<KeyGroup> keyGroups(const MainWindow& window) {
+    std::vector<KeyGroup> groups;
+    for (const auto& step : window.steps())
+        for (const auto& page : step.pages)
+            groups.push_back({step.pages.size() == 1
+                                  ? QStringLiteral("%1 (Ctrl+%2)").arg(page.name).arg(step.number)
+                                  : QStringLiteral("%1 (Ctrl+%2): %3")
+                                        .arg(step.plainName())
+                                        .arg(step.number)
+                                        .arg(page.name),
+                              page.widget->keys()});
+    return groups;
+}
+
+namespace {
+
+QDialog* shown(QDialog* dialog) {
+    if (dialog)
+        dialog->show();
+    return dialog;
+}
+
+constexpr Sheet kSheets[] = {
+    {"compare", [](MainWindow& w) { return w.compareSetups(); }, "4A"},
+    {"card", [](MainWindow& w) { return shown(w.makeCard()); }, "5A"},
+    {"pack-list", [](MainWindow& w) { return shown(w.makePackList()); }, ""},
+    {"lut", [](MainWindow& w) { return w.askLut(); }, nullptr},
+    {"keys", [](MainWindow& w) { return showKeysSheet(&w, keyGroups(w)); }, nullptr},
+    {"cautions", [](MainWindow& w) { return showCautionsSheet(&w); }, nullptr},
+};
+
+} // namespace
+
+std::span<const Sheet> sheets() {
+    return kSheets;
+}
+
+const Sheet* findSheet(const QString& name) {
+    for (const auto& sheet : kSheets)
+        if (name == QLatin1String(sheet.name))
+            return &sheet;
+    return nullptr;
+}
+
+} // namespace bslate::app

@@ -1,0 +1,68 @@
+#include "app/shell/steps.h"
+
+#include "app/views/body_test/body_test_view.h"
+#include "app/views/brief/brief_view.h"
+#include "app/views/cadence/cadence_view.h"
+#include "app/views/kit/kit_view.h"
+#include "app/views/light/light_view.h"
+#include "app/views/media/media_view.h"
+#include "app/views/profiles/profiles_view.h"
+#include "app/views/record/record_view.h"
+
+#include <QCoreApplication>
+
+namespace bslate::app {
+namespace {
+
+QString named(const char* text) {
+    return QCoreApplication::translate("Steps", text);
+}
+
+} // namespace
+
+std::vector<Step> makeSteps(const StepParts& p) {
+    return {
+        {1,
+         named("&Brief"),
+         named("What the shoot is for, its days and scenes, and what was metered."),
+         Side::OfSetup,
+         {{named("Brief"), "brief", new BriefView(p.actions, p.style), {{"brief", "2A"}}}}},
+        {2,
+         named("&Kit"),
+         named("What there is, its profiles, and testing one's own body."),
+         Side::OfSetup,
+         {{named("Gear"), "kit", new KitView(p.kit, p.style), {{"kit", "2B"}}},
+          {named("Profiles"),
+           "profiles",
+           new ProfilesView(p.profiles, p.style),
+           {{"profiles", "6A"}}},
+          {named("Body test"),
+           "body-test",
+           new BodyTestView(p.profiles, p.style),
+           {{"body-test", "4B"}}}}},
+        {3,
+         named("&Cadence"),
+         named("What rate and shutter do to motion and to pulsed light."),
+         Side::OfSetup,
+         {{named("Cadence"), "cadence", new CadenceView(p.actions, p.style), {{"cadence", "3A"}}}}},
+        {4,
+         named("&Light"),
+         named("The scene between noise and clip, and every control that moves it."),
+         Side::OfSetup,
+         {{named("Light"),
+           "light",
+           new LightView(p.actions, p.style),
+           {{"light", "2A"}, {"light-paper", "6A", "paper"}}}}},
+        {5,
+         named("&Record"),
+         named("What the camera can record for this scene, and what it costs."),
+         Side::OfSetup,
+         {{named("Record"), "record", new RecordView(p.actions, p.style), {{"record", "2B"}}}}},
+        {6,
+         named("&Media"),
+         named("Cards, batteries and copies through each day."),
+         Side::OfDay,
+         {{named("Media"), "media", new MediaView(p.days, p.style), {{"media", "4A"}}}}}};
+}
+
+} // namespace bslate::app

@@ -1,0 +1,56 @@
+#pragma once
+
+#include "app/views/step_view.h"
+
+#include <QString>
+
+#include <vector>
+
+namespace bslate::app {
+
+class Actions;
+class DayActions;
+class KitActions;
+class ProfileActions;
+class Style;
+
+/// A picture of a page on the demo shoot, kept in docs/screenshots.
+struct PageShot {
+    QString file;  ///< without its suffix
+    QString setup; ///< number of the setup that shows it well
+    QString theme = QStringLiteral("slate");
+};
+
+struct StepPage {
+    QString name; ///< on its button
+    QString view; ///< what `--view` calls it
+    StepView* widget = nullptr;
+    std::vector<PageShot> shots;
+};
+
+/// What stands beside a step.
+enum class Side { OfSetup, OfDay };
+
+struct Step {
+    int number = 0; ///< of the full order of the work: keys never change
+    QString name;   ///< with its access key
+    QString help;   ///< one sentence
+    Side side = Side::OfSetup;
+    std::vector<StepPage> pages; ///< at least one
+    [[nodiscard]] QString plainName() const { return QString(name).remove(QLatin1Char('&')); }
+};
+
+/// What the views of the steps work with.
+struct StepParts {
+    Actions& actions;
+    KitActions& kit;
+    ProfileActions& profiles;
+    DayActions& days;
+    const Style& style;
+};
+
+/// Every step with its views: the one list that menu, step bar, key sheet, `--view`, pictures and
+/// tests read. A new step is a folder in views/ and an entry here.
+[[nodiscard]] std::vector<Step> makeSteps(const StepParts& parts);
+
+} // namespace bslate::app

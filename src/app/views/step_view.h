@@ -1,0 +1,35 @@
+#pragma once
+
+#include <QWidget>
+
+#include <span>
+
+namespace bslate::app {
+
+/// A line of the key sheet: keys as they are printed on them, and what they do (translated in the
+/// context "Help").
+struct KeyLine {
+    const char* keys;
+    const char* what;
+};
+
+/// A page of a step: what the window shows in its middle. shell/steps.cpp lists them all.
+class StepView : public QWidget {
+    Q_OBJECT
+
+public:
+    using QWidget::QWidget;
+
+    /// What works while it has the focus, for the key sheet.
+    [[nodiscard]] virtual std::span<const KeyLine> keys() const = 0;
+    /// Finishes what is under way, so that a picture shows it as it will be.
+    virtual void settle() {}
+
+signals:
+    void refused(const QString& message);
+    void told(const QString& message);
+    /// A sheet of the window, by its name (shell/sheets.h).
+    void sheetRequested(const QString& name);
+};
+
+} // namespace bslate::app
