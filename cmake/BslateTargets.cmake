@@ -37,13 +37,27 @@ function(bslate_unity target)
     set_target_properties(${target} PROPERTIES UNITY_BUILD ${BSLATE_UNITY} UNITY_BUILD_BATCH_SIZE 8)
 endfunction()
 
-# bslate_library(NAME SOURCES...): a static library known as bslate::NAME.
+# Likewise, a unit for each folder, so that a new file moves none of the others; files whose names
+# match `alone` stand for themselves.
+function(bslate_unity_by_folder target alone)
+    set_target_properties(${target} PROPERTIES UNITY_BUILD ${BSLATE_UNITY} UNITY_BUILD_MODE GROUP)
+    get_target_property(sources ${target} SOURCES)
+    foreach(source ${sources})
+        if(source MATCHES "\\.cpp$" AND NOT (alone AND source MATCHES "${alone}"))
+            cmake_path(GET source PARENT_PATH folder)
+            cmake_path(GET folder FILENAME group)
+            set_source_files_properties(${source} PROPERTIES UNITY_GROUP ${group})
+        endif()
+    endforeach()
+endfunction()
+
+# bslate_library(NAME SOURCES...): a static library known as bslate::NAME; BSLATE_ALONE: see above.
 function(bslate_library name)
     add_library(bslate_${name} STATIC ${ARGN})
     add_library(bslate::${name} ALIAS bslate_${name})
     target_include_directories(bslate_${name} PUBLIC ${PROJECT_SOURCE_DIR}/src)
     target_precompile_headers(bslate_${name} PRIVATE <algorithm> <array> <cmath> <functional> <map>
                               <optional> <span> <string> <string_view> <variant> <vector>)
-    bslate_unity(bslate_${name})
+    bslate_unity_by_folder(bslate_${name} "${BSLATE_ALONE}")
     bslate_warnings(bslate_${name})
 endfunction()

@@ -2,6 +2,7 @@
 
 #include "core/quantity/print.h"
 #include "core/quantity/scan.h"
+#include "core/shoot/shoot_fields.h"
 #include "io/json/shoot_json.h"
 #include "io/system/files.h"
 
@@ -9,12 +10,6 @@
 
 namespace bslate::cli {
 namespace {
-
-constexpr std::pair<std::string_view, School> kSchoolKeys[] = {{"nominal", School::Nominal},
-                                                               {"rated", School::Rated},
-                                                               {"to-the-right", School::ToTheRight},
-                                                               {"guard", School::Guard},
-                                                               {"raw", School::Raw}};
 
 template<class Items>
 std::string idsOf(const Items& items) {
@@ -54,16 +49,12 @@ Result<double> snrOf(const std::string& text) {
 }
 
 std::string_view keyOf(School school) {
-    for (const auto& [name, value] : kSchoolKeys)
-        if (value == school)
-            return name;
-    return {};
+    return nameIn(std::span<const NamedValue<School>>(kSchoolNames), school);
 }
 
 Result<School> schoolNamed(const std::string& text) {
-    for (const auto& [name, school] : kSchoolKeys)
-        if (text == name)
-            return school;
+    if (const auto* school = valueIn(std::span<const NamedValue<School>>(kSchoolNames), text))
+        return *school;
     return usage("--school", text, "nominal, rated, to-the-right, guard or raw");
 }
 

@@ -14,15 +14,16 @@ extern const Verb kLutVerb;
 extern const Verb kMediaVerb;
 extern const Verb kModesVerb;
 extern const Verb kPrecisionVerb;
+extern const Verb kSchemaVerb;
 extern const Verb kShutterVerb;
 extern const Verb kTargetsVerb;
 extern const Verb kValidateVerb;
 
 std::span<const Verb* const> verbs() {
     static constexpr std::array kVerbs = {
-        &kCardBenchVerb, &kCheckVerb,   &kCurveVerb,   &kDayVerb,   &kExposeVerb,
-        &kFitVerb,       &kLutVerb,     &kMediaVerb,   &kModesVerb, &kPrecisionVerb,
-        &kShutterVerb,   &kTargetsVerb, &kValidateVerb};
+        &kCardBenchVerb, &kCheckVerb,   &kCurveVerb,   &kDayVerb,     &kExposeVerb,
+        &kFitVerb,       &kLutVerb,     &kMediaVerb,   &kModesVerb,   &kPrecisionVerb,
+        &kSchemaVerb,    &kShutterVerb, &kTargetsVerb, &kValidateVerb};
     return kVerbs;
 }
 

@@ -1,11 +1,14 @@
 #include "app/shell/setup_sheet.h"
 
+#include "app/document/field_label.h"
 #include "app/document/text.h"
 #include "core/advice/levers.h"
 #include "core/facts/evaluate.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
+
+#include "core/shoot/shoot_fields.h"
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -68,26 +71,26 @@ SetupSheet::SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent)
     m_bank->setSpecialValueText(tr("none"));
     m_bank->setValue(setup.bank);
     auto* form = new QFormLayout(this);
-    form->addRow(tr("&Number"), m_number);
-    form->addRow(tr("N&ame"), m_name);
-    form->addRow(tr("&Scene"), m_scene);
-    form->addRow(tr("&Camera"), m_camera);
-    form->addRow(tr("&Profile"), m_profile);
-    form->addRow(tr("&Recording"), m_mode);
-    form->addRow(tr("&Lens"), m_lens);
+    form->addRow(fieldLabel<Setup>("number"), m_number);
+    form->addRow(fieldLabel<Setup>("name"), m_name);
+    form->addRow(fieldLabel<Setup>("scene"), m_scene);
+    form->addRow(fieldLabel<Setup>("camera"), m_camera);
+    form->addRow(fieldLabel<Setup>("profile"), m_profile);
+    form->addRow(fieldLabel<Setup>("mode"), m_mode);
+    form->addRow(fieldLabel<Setup>("lens"), m_lens);
     m_focal->setPlaceholderText(tr("of a zoom, 35 mm; empty: its shortest"));
     m_focus->setPlaceholderText(tr("2 m; empty: not planned"));
     m_focus->setObjectName(QStringLiteral("sheet-focus"));
-    form->addRow(tr("F&ocal length"), m_focal);
-    form->addRow(tr("Focus&ed at"), m_focus);
-    form->addRow(tr("&Frame rate"), m_rate);
-    form->addRow(tr("&White"), m_white);
-    form->addRow(tr("&Bank"), m_bank);
+    form->addRow(fieldLabel<Setup>("focal"), m_focal);
+    form->addRow(fieldLabel<Setup>("focus"), m_focus);
+    form->addRow(fieldLabel<Setup>("rate"), m_rate);
+    form->addRow(fieldLabel<Setup>("white"), m_white);
+    form->addRow(fieldLabel<Setup>("bank"), m_bank);
     m_second->setObjectName(QStringLiteral("sheet-second-slot"));
     m_second->addItems({tr("not used"), tr("mirror: the same again"),
                         tr("relay: goes on when the first is full"), tr("proxy: a low-rate copy")});
     m_second->setCurrentIndex(static_cast<int>(setup.secondSlot));
-    form->addRow(tr("Second slo&t"), m_second);
+    form->addRow(fieldLabel<Setup>("second_slot"), m_second);
     m_power->setChecked(setup.externalPower);
     form->addRow(m_power);
     m_problem->setWordWrap(true);

@@ -1,7 +1,10 @@
 #include "app/shell/shoot_sheet.h"
 
+#include "app/document/field_label.h"
 #include "app/document/text.h"
 #include "core/quantity/print.h"
+
+#include "core/shoot/shoot_fields.h"
 
 #include <QComboBox>
 #include <QDialogButtonBox>
@@ -49,12 +52,12 @@ ShootSheet::ShootSheet(const Shoot& shoot, QWidget* parent)
     m_days->setValue(shoot.days);
     m_problem->setWordWrap(true);
     auto* form = new QFormLayout(this);
-    form->addRow(tr("&Title"), m_title);
-    form->addRow(tr("&Note"), m_note);
-    form->addRow(tr("&Days"), m_days);
-    form->addRow(tr("Meter, reflected &K (12.5 or 14)"), m_k);
-    form->addRow(tr("Meter, incident &C (250 flat, 330 to 340 dome)"), m_c);
-    form->addRow(tr("Noise floor at &signal-to-noise (2 practical, 1 engineering)"), m_snr);
+    form->addRow(fieldLabel<Shoot>("title"), m_title);
+    form->addRow(fieldLabel<Shoot>("note"), m_note);
+    form->addRow(fieldLabel<Shoot>("days"), m_days);
+    form->addRow(tr("%1 (12.5 or 14)").arg(fieldLabel<Shoot>("meter_k")), m_k);
+    form->addRow(tr("%1 (250 flat, 330 to 340 dome)").arg(fieldLabel<Shoot>("meter_c")), m_c);
+    form->addRow(tr("%1 (2 practical, 1 engineering)").arg(fieldLabel<Shoot>("snr_floor")), m_snr);
     form->addRow(m_problem);
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
     form->addRow(buttons);

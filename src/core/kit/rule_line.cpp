@@ -10,11 +10,11 @@
 namespace bslate {
 namespace {
 
-constexpr const char* kExpected =
+constexpr const char* kRuleExpected =
     "region 50 25/50/100, switch and what it costs, iso codec=raw12 note 100-51200, or "
     "gop=raw rate>=100 requires power=external : why";
 
-Error refuse(ErrorCode code, std::string got, std::string expected = kExpected) {
+Error refuseRule(ErrorCode code, std::string got, std::string expected = kRuleExpected) {
     return {code, {}, {}, std::move(got), std::move(expected)};
 }
 
@@ -50,13 +50,13 @@ std::string quoted(const std::string& text) {
 
 Result<SettingValue> valueOf(SettingKey key, const std::string& text) {
     const std::string plain = unquoted(text);
-    return plain.empty() ? refuse(ErrorCode::EmptyText, std::string(nameOf(key)))
+    return plain.empty() ? refuseRule(ErrorCode::EmptyText, std::string(nameOf(key)))
                          : parseSettingValue(key, plain);
 }
 
 Outcome readRange(Condition& condition, const std::string& low, const std::string& high) {
     if (!isOrdered(condition.key))
-        return refuse(ErrorCode::WrongType, std::string(nameOf(condition.key)),
+        return refuseRule(ErrorCode::WrongType, std::string(nameOf(condition.key)),
                       "a value or a list: this setting has no order");
     for (const auto& [text, bound] :
          {std::pair(low, &condition.atLeast), std::pair(high, &condition.atMost)}) {
@@ -74,17 +74,17 @@ Result<Condition> conditionFrom(const std::string& word) {
     const auto at = word.find_first_of("=<>");
     const auto key = findSettingKey(word.substr(0, at));
     if (at == std::string::npos || !key)
-        return refuse(ErrorCode::WrongType, word);
+        return refuseRule(ErrorCode::WrongType, word);
     Condition condition;
     condition.key = *key;
     const bool bounded = word[at] != '=';
     if (bounded && word.substr(at + 1, 1) != "=")
-        return refuse(ErrorCode::WrongType, word, "= or >= or <= between a setting and its value");
+        return refuseRule(ErrorCode::WrongType, word, "= or >= or <= between a setting and its value");
     const std::string text = word.substr(at + (bounded ? 2 : 1));
     const auto dots = text.find("..");
     Outcome outcome = Done{};
     if (bounded && text.empty())
-        outcome = refuse(ErrorCode::EmptyText, word);
+        outcome = refuseRule(ErrorCode::EmptyText, word);
     else if (bounded)
         outcome = readRange(condition, word[at] == '>' ? text : "", word[at] == '<' ? text : "");
     else if (dots != std::string::npos && isOrdered(*key))
@@ -100,7 +100,7 @@ Result<Condition> conditionFrom(const std::string& word) {
         condition.oneOf.push_back(*std::move(value));
     }
     if (condition.oneOf.empty())
-        return refuse(ErrorCode::EmptyText, word);
+        return refuseRule(ErrorCode::EmptyText, word);
     return condition;
 }
 
@@ -157,7 +157,7 @@ std::string lineOf(const IsoRule& rule) {
 Result<RateSet> rateSetFrom(const std::string& line) {
     const auto words = ruleWords(line);
     if (words.size() != 3)
-        return refuse(ErrorCode::EmptyText, line, "region, its name, and its rates: 25/50/100");
+        return refuseRule(ErrorCode::EmptyText, line, "region, its name, and its rates: 25/50/100");
     RateSet set;
     set.id = unquoted(words[1]);
     for (const auto& text : split(words[2], [](char c) { return c == '/'; })) {
@@ -181,7 +181,7 @@ Outcome readIsoRange(IsoRule& rule, const std::string& word) {
         *bound = *iso;
     }
     if (rule.minimum && rule.maximum && *rule.maximum < *rule.minimum)
-        return refuse(ErrorCode::OutOfRange, word, "the lower ISO first: 100-51200");
+        return refuseRule(ErrorCode::OutOfRange, word, "the lower ISO first: 100-51200");
     return Done{};
 }
 
@@ -208,13 +208,13 @@ Result<IsoRule> isoRuleFrom(const std::string& line) {
         else if (word.starts_with("codec="))
             rule.codec = unquoted(word.substr(6));
         else if (word.find('-') == std::string::npos)
-            return refuse(ErrorCode::WrongType, word,
+            return refuseRule(ErrorCode::WrongType, word,
                           "profile=, codec=, recorded, index, note or a range 100-51200");
         else if (auto outcome = readIsoRange(rule, word); !outcome)
             return outcome.error();
     }
     if (!behaves)
-        return refuse(ErrorCode::EmptyText, line, "recorded, index or note");
+        return refuseRule(ErrorCode::EmptyText, line, "recorded, index or note");
     return rule;
 }
 
@@ -228,7 +228,7 @@ Result<Constraint> constraintFrom(const std::string& line) {
     const std::string why = colon < line.size() ? line.substr(colon + 1) : std::string();
     const auto start = why.find_first_not_of(" \t");
     if (start == std::string::npos)
-        return refuse(ErrorCode::EmptyText, line, "a colon and why, in words a person understands");
+        return refuseRule(ErrorCode::EmptyText, line, "a colon and why, in words a person understands");
     constraint.reason = why.substr(start, why.find_last_not_of(" \t") - start + 1);
     bool after = false;
     for (const auto& word : ruleWords(line.substr(0, colon))) {
@@ -237,7 +237,7 @@ Result<Constraint> constraintFrom(const std::string& line) {
         const auto kind = std::find_if(kinds.begin(), kinds.end(),
                                        [&](ConstraintKind k) { return word == nameOf(k); });
         if (kind != kinds.end() && after)
-            return refuse(ErrorCode::WrongType, word, "one of requires, excludes and limits");
+            return refuseRule(ErrorCode::WrongType, word, "one of requires, excludes and limits");
         if (kind != kinds.end()) {
             constraint.kind = *kind;
             after = true;
@@ -249,7 +249,7 @@ Result<Constraint> constraintFrom(const std::string& line) {
         (after ? constraint.then : constraint.when).push_back(*std::move(condition));
     }
     if (constraint.then.empty())
-        return refuse(ErrorCode::EmptyText, line, "requires, excludes or limits, and a setting");
+        return refuseRule(ErrorCode::EmptyText, line, "requires, excludes or limits, and a setting");
     return constraint;
 }
 

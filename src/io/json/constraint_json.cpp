@@ -1,9 +1,9 @@
 #include "core/kit/setting_value.h"
-#include "io/json/kit_nodes.h"
+#include "io/json/custom_json.h"
 
 #include <algorithm>
 
-namespace bslate::io {
+namespace bslate::io::custom {
 namespace {
 
 struct ConditionReader {
@@ -97,44 +97,77 @@ Json conditionsJson(const std::vector<Condition>& conditions) {
     return node;
 }
 
+constexpr ConstraintKind kKinds[] = {ConstraintKind::Requires, ConstraintKind::Excludes,
+                                     ConstraintKind::Limits};
+
 } // namespace
 
-Constraint constraintFrom(const Json& json, const std::string& place, ReadState& state) {
-    ObjectReader node(json, place, state);
-    Constraint constraint;
-    constraint.id = node.text("id");
-    if (node.has("when"))
-        constraint.when = conditionsFrom(node.child("when"), node.pointer("when"), state);
+void read(ConditionsTag, ObjectReader& node, const char* key, std::vector<Condition>& conditions) {
+    conditions = conditionsFrom(node.child(key), node.pointer(key), node.state());
+}
+
+void write(ConditionsTag, Json& node, const char* key, const std::vector<Condition>& conditions) {
+    if (!conditions.empty())
+        node[key] = conditionsJson(conditions);
+}
+
+void read(ConstraintThenTag, ObjectReader& node, const char* key, Constraint& constraint) {
     int kinds = 0;
-    for (const auto kind :
-         {ConstraintKind::Requires, ConstraintKind::Excludes, ConstraintKind::Limits}) {
-        const std::string key(nameOf(kind));
-        if (!node.has(key.c_str()))
+    for (const auto kind : kKinds) {
+        const std::string name(nameOf(kind));
+        if (!node.has(name.c_str()))
             continue;
         ++kinds;
         constraint.kind = kind;
-        constraint.then = conditionsFrom(node.child(key.c_str()), node.pointer(key.c_str()), state);
+        constraint.then =
+            conditionsFrom(node.child(name.c_str()), node.pointer(name.c_str()), node.state());
         if (constraint.then.empty())
-            node.fail(ErrorCode::EmptyText, key.c_str(), {}, "at least one setting");
+            node.fail(ErrorCode::EmptyText, name.c_str(), {}, "at least one setting");
     }
     if (kinds != 1)
-        node.fail(ErrorCode::MissingKey, "requires", {},
-                  "exactly one of requires, excludes and limits");
-    constraint.reason = node.text("reason");
-    if (constraint.reason.empty())
-        node.fail(ErrorCode::EmptyText, "reason", {}, "why, in words a person understands");
-    constraint.extra = node.extra();
-    return constraint;
+        node.fail(ErrorCode::MissingKey, key, {}, "exactly one of requires, excludes and limits");
 }
 
-Json constraintJson(const Constraint& constraint) {
-    Json node = {{"id", constraint.id}};
-    if (!constraint.when.empty())
-        node["when"] = conditionsJson(constraint.when);
+void write(ConstraintThenTag, Json& node, const char*, const Constraint& constraint) {
     node[std::string(nameOf(constraint.kind))] = conditionsJson(constraint.then);
-    node["reason"] = constraint.reason;
-    appendExtra(node, constraint.extra);
-    return node;
 }
 
-} // namespace bslate::io
+namespace {
+
+Json conditionsReference(Json& definitions) {
+    const Json text = {{"type", "string"}};
+    Json properties = Json::object();
+    for (std::size_t i = 0; i < kSettingKeys; ++i) {
+        const auto key = static_cast<SettingKey>(i);
+        Json forms = {text, {{"type", "array"}, {"items", text}, {"minItems", 1}}};
+        if (isOrdered(key))
+            forms.push_back({{"type", "object"},
+                             {"properties", {{"at_least", text}, {"at_most", text}}},
+                             {"additionalProperties", false},
+                             {"minProperties", 1}});
+        properties[std::string(nameOf(key))] = {{"oneOf", forms}};
+    }
+    definitions["conditions"] = {
+        {"type", "object"}, {"properties", properties}, {"additionalProperties", false}};
+    return {{"$ref", "#/definitions/conditions"}};
+}
+
+} // namespace
+
+void describe(ConditionsTag, Json& object, const char* key, Json& definitions) {
+    object["properties"][key] = {{"allOf", Json::array({conditionsReference(definitions)})}};
+}
+
+void describe(ConstraintThenTag, Json& object, const char* key, Json& definitions) {
+    Json one = Json::array();
+    for (const auto kind : kKinds) {
+        object["properties"][std::string(nameOf(kind))] = {
+            {"allOf", Json::array({conditionsReference(definitions)})}};
+        one.push_back({{"required", {std::string(nameOf(kind))}}});
+    }
+    object["oneOf"] = one;
+    // Which one it is, no more.
+    std::erase(object["required"].get_ref<Json::array_t&>(), Json(key));
+}
+
+} // namespace bslate::io::custom

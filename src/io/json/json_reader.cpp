@@ -97,15 +97,19 @@ std::string ObjectReader::textOr(const char* key, std::string otherwise) {
     return has(key) ? text(key) : std::move(otherwise);
 }
 
-bool ObjectReader::flagOr(const char* key, bool otherwise) {
-    const Json* node = find(key, false);
+bool ObjectReader::flag(const char* key) {
+    const Json* node = find(key, true);
     if (!node)
-        return otherwise;
+        return false;
     if (!node->is_boolean()) {
         fail(ErrorCode::WrongType, key, typeOf(*node), "true or false");
-        return otherwise;
+        return false;
     }
     return node->get<bool>();
+}
+
+bool ObjectReader::flagOr(const char* key, bool otherwise) {
+    return has(key) ? flag(key) : otherwise;
 }
 
 double ObjectReader::number(const char* key, double low, double high) {
@@ -148,14 +152,15 @@ const Json* ObjectReader::array(const char* key) {
     return node;
 }
 
-std::vector<std::string> ObjectReader::texts(const char* key) {
-    return list<std::string>(key, [&](const Json& node, const std::string& place) {
+std::vector<std::string> ObjectReader::texts(const char* key, std::size_t most) {
+    const auto read = [&](const Json& node, const std::string& place) {
         if (!node.is_string()) {
             m_state.fail(ErrorCode::WrongType, place, typeOf(node), "a text in quotes");
             return std::string();
         }
         return node.get<std::string>();
-    });
+    };
+    return list<std::string>(key, read, most);
 }
 
 const Json& ObjectReader::child(const char* key) {

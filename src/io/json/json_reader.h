@@ -1,9 +1,11 @@
 #pragma once
 
+#include "core/base/fields.h"
 #include "core/base/result.h"
-#include "core/kit/kit.h"
+#include "core/shoot/shoot.h"
 
 #include <cmath>
+#include <functional>
 #include <nlohmann/json.hpp>
 #include <optional>
 #include <set>
@@ -18,21 +20,16 @@ namespace bslate::io {
 
 using Json = nlohmann::ordered_json;
 
-/// Where a reading stands: the first fault, if any.
+class ObjectReader;
+
+/// Where a reading stands: the first fault, if any, and what is being read.
 struct ReadState {
     std::optional<Error> error;
+    int version = 1'000'000; ///< of the format; the newest where none is said
+    /// Reads the kit of a shoot, which may be a file of its own; none: it must be embedded.
+    std::function<void(ObjectReader&, const char* key, Shoot&)> kitFile;
     void fail(ErrorCode code, std::string place, std::string got, std::string expected);
 };
-
-/// A name in a file and the value it stands for.
-template<class E>
-struct NamedValue {
-    std::string_view name;
-    E value;
-};
-
-/// More entries than this in a list are refused, and fewer where judging them takes longer.
-inline constexpr std::size_t kMostItems = 5000;
 
 /// Parses text after looking it through (json_guard.h). Faults give line and column.
 [[nodiscard]] Result<Json> parseJson(std::string_view text, const std::string& file);
@@ -46,6 +43,7 @@ public:
     [[nodiscard]] bool has(const char* key);
     [[nodiscard]] std::string text(const char* key, std::size_t longest = 4000);
     [[nodiscard]] std::string textOr(const char* key, std::string otherwise);
+    [[nodiscard]] bool flag(const char* key);
     [[nodiscard]] bool flagOr(const char* key, bool otherwise);
     [[nodiscard]] double number(const char* key, double low, double high);
     [[nodiscard]] double numberOr(const char* key, double low, double high, double otherwise);
@@ -65,27 +63,33 @@ public:
 
     template<class E>
     [[nodiscard]] E oneOf(const char* key, std::span<const NamedValue<E>> names) {
-        const std::string got = text(key);
+        const auto* value = named(key, text(key), names);
+        return value ? *value : names.front().value;
+    }
+    /// The value with a name; null, and the fault that lists them, when there is none.
+    template<class E>
+    [[nodiscard]] const E* named(const char* key, const std::string& name,
+                                 std::span<const NamedValue<E>> names) {
+        if (const auto* value = valueIn(names, name))
+            return value;
         std::string expected;
-        for (const auto& entry : names) {
-            if (entry.name == got)
-                return entry.value;
-            expected += (expected.empty() ? "" : ", ") + std::string(entry.name);
-        }
-        fail(ErrorCode::WrongType, key, got, "one of " + expected);
-        return names.front().value;
+        for (const auto& entry : names)
+            expected += (expected.empty() ? "one of " : ", ") + std::string(entry.name);
+        fail(ErrorCode::WrongType, key, name, expected);
+        return nullptr;
     }
 
     /// Reads every element of a list with `read(element, pointer)`; missing lists are empty.
     template<class T, class Read>
-    [[nodiscard]] std::vector<T> list(const char* key, Read read, std::size_t most = kMostItems) {
+    [[nodiscard]] std::vector<T> list(const char* key, Read read, std::size_t most = kMostItems,
+                                      const char* what = "of them") {
         std::vector<T> items;
         const Json* node = array(key);
         if (!node)
             return items;
         if (node->size() > most) {
             fail(ErrorCode::OutOfRange, key, std::to_string(node->size()),
-                 "at most " + std::to_string(most) + " of them");
+                 "at most " + std::to_string(most) + " " + what);
             return items;
         }
         items.reserve(node->size());
@@ -93,7 +97,7 @@ public:
             items.push_back(read((*node)[i], pointer(key) + "/" + std::to_string(i)));
         return items;
     }
-    [[nodiscard]] std::vector<std::string> texts(const char* key);
+    [[nodiscard]] std::vector<std::string> texts(const char* key, std::size_t most = kMostItems);
     template<class Q>
     [[nodiscard]] std::vector<Q> quantities(const char* key, Result<Q> (*parse)(std::string_view)) {
         std::vector<Q> items;
@@ -116,14 +120,19 @@ public:
     /// A list of entries without room for unknown keys: `read` takes an entry's own reader, `write`
     /// says what is written for it.
     template<class T, class Read, class Write>
-    [[nodiscard]] std::vector<T> keptList(const char* key, Read read, Write write) {
-        return list<T>(key, [&](const Json& item, const std::string& place) {
-            ObjectReader entry(item, place, m_state);
-            T value = read(entry);
-            if (const auto rest = entry.extra(); !rest.json.empty() && !m_state.error)
-                keepItem(key, write(value), rest);
-            return value;
-        });
+    [[nodiscard]] std::vector<T> keptList(const char* key, Read read, Write write,
+                                          std::size_t most = kMostItems,
+                                          const char* what = "of them") {
+        return list<T>(
+            key,
+            [&](const Json& item, const std::string& place) {
+                ObjectReader entry(item, place, m_state);
+                T value = read(entry);
+                if (const auto rest = entry.extra(); !rest.json.empty() && !m_state.error)
+                    keepItem(key, write(value), rest);
+                return value;
+            },
+            most, what);
     }
     [[nodiscard]] ReadState& state() { return m_state; }
     void fail(ErrorCode code, const char* key, std::string got, std::string expected);
@@ -153,15 +162,6 @@ private:
 
 /// Puts kept keys back after the known ones, in child objects too.
 void appendExtra(Json& node, const ExtraKeys& extra);
-
-/// The name of a value in its table; the table is complete.
-template<class E>
-[[nodiscard]] std::string nameIn(std::span<const NamedValue<E>> names, E value) {
-    for (const auto& entry : names)
-        if (entry.value == value)
-            return std::string(entry.name);
-    return {};
-}
 
 /// Checks "format" and "version" of a document's root; returns the version found, `version` after
 /// a fault.

@@ -6,6 +6,7 @@
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 #include "core/schedule/carriers.h"
+#include "io/json/fields_read.h"
 #include "io/json/kit_nodes.h"
 #include "io/system/files.h"
 
@@ -13,65 +14,9 @@
 
 namespace bslate::io {
 
-Filter filterFrom(const Json& json, const std::string& place, ReadState& state, bool builtIn) {
-    ObjectReader node(json, place, state);
-    Filter filter{node.text("id"),
-                  node.text("name"),
-                  node.quantity("loss", parseNdLabel),
-                  node.flagOr("ir_cut", false),
-                  builtIn,
-                  {}};
-    filter.extra = node.extra();
-    return filter;
-}
-
-Json filterJson(const Filter& filter) {
-    Json node = {{"id", filter.id}, {"name", filter.name}, {"loss", spell(filter.label)}};
-    if (filter.irCut)
-        node["ir_cut"] = true;
-    appendExtra(node, filter.extra);
-    return node;
-}
-
 namespace {
 
-Lens lensFrom(const Json& json, const std::string& place, ReadState& state) {
-    ObjectReader node(json, place, state);
-    Lens lens;
-    lens.id = node.text("id");
-    lens.name = node.text("name");
-    lens.widest = node.quantity("widest", parseTStop);
-    lens.narrowest = node.quantity("narrowest", parseTStop);
-    lens.shortest = node.quantityOr("shortest", parseMillimetres, Millimetres(0));
-    lens.longest = node.quantityOr("longest", parseMillimetres, lens.shortest);
-    if (node.has("widest_f"))
-        lens.wideF = node.quantity("widest_f", parseFNumber);
-    if (node.has("closest"))
-        lens.closest = node.quantity("closest", parseMetres);
-    lens.extra = node.extra();
-    if (!state.error && lens.narrowest < lens.widest)
-        node.fail(ErrorCode::OutOfRange, "narrowest", {}, "no wider than widest");
-    if (!state.error && lens.longest < lens.shortest)
-        node.fail(ErrorCode::OutOfRange, "longest", {}, "no shorter than shortest");
-    return lens;
-}
-
-Json lensJson(const Lens& lens) {
-    Json node = {{"id", lens.id},
-                 {"name", lens.name},
-                 {"widest", spell(lens.widest)},
-                 {"narrowest", spell(lens.narrowest)}};
-    if (lens.shortest.value() > 0)
-        node["shortest"] = spell(lens.shortest);
-    if (lens.longest.value() > 0)
-        node["longest"] = spell(lens.longest);
-    if (lens.wideF)
-        node["widest_f"] = spell(*lens.wideF);
-    if (lens.closest)
-        node["closest"] = spell(*lens.closest);
-    appendExtra(node, lens.extra);
-    return node;
-}
+constexpr const char* kKitFormat = "bright-slate-kit";
 
 // Version 1 let a camera name profiles that were not there; they meant nothing.
 void dropDanglingProfiles(Kit& kit) {
@@ -83,9 +28,6 @@ void dropDanglingProfiles(Kit& kit) {
     }
 }
 
-} // namespace
-
-namespace {
 // Days are planned with every single one.
 template<class Kinds>
 void checkUnits(ObjectReader& node, const char* key, const Kinds& kinds) {
@@ -99,38 +41,14 @@ void checkUnits(ObjectReader& node, const char* key, const Kinds& kinds) {
 
 Kit kitFrom(ObjectReader& node) {
     auto& state = node.state();
-    Kit kit;
-    const int version = checkFormat(node, "bright-slate-kit", kKitVersion);
-    kit.name = node.textOr("name", {});
-    kit.cameras = node.list<Camera>("cameras", [&](const Json& item, const std::string& at) {
-        return cameraFrom(item, at, state, version);
-    });
-    kit.profiles = node.list<Profile>("profiles", [&](const Json& item, const std::string& at) {
-        return profileFrom(item, at, state);
-    });
-    kit.lenses = node.list<Lens>("lenses", [&](const Json& item, const std::string& at) {
-        return lensFrom(item, at, state);
-    });
-    kit.filters = node.list<Filter>("filters", [&](const Json& item, const std::string& at) {
-        return filterFrom(item, at, state, false);
-    });
-    kit.filterSlots = node.wholeOr("filter_slots", 0, 8, 2);
-    kit.cards = node.list<MemoryCard>(
-        "cards", [&](const Json& item, const std::string& at) { return cardFrom(item, at, state); },
-        kMostKinds);
-    kit.batteries = node.list<Battery>(
-        "batteries",
-        [&](const Json& item, const std::string& at) { return batteryFrom(item, at, state); },
-        kMostKinds);
+    const int around = state.version; // a kit in a shoot has a version of its own
+    state.version = checkFormat(node, kKitFormat, kKitVersion);
+    Kit kit = readObject<Kit>(node);
+    if (state.version == 1)
+        dropDanglingProfiles(kit);
+    state.version = around;
     checkUnits(node, "cards", kit.cards);
     checkUnits(node, "batteries", kit.batteries);
-    readStation(node, kit);
-    kit.recipes = node.list<Recipe>("recipes", [&](const Json& item, const std::string& at) {
-        return recipeFrom(item, at, state);
-    });
-    kit.extra = node.extra();
-    if (version == 1)
-        dropDanglingProfiles(kit);
     if (state.error)
         return kit;
     if (const auto outcome = checkKit(kit); !outcome) {
@@ -143,16 +61,8 @@ Kit kitFrom(ObjectReader& node) {
 }
 
 Json toJson(const Kit& kit) {
-    Json node = {{"format", "bright-slate-kit"}, {"version", kKitVersion}, {"name", kit.name}};
-    putList(node, "cameras", kit.cameras, cameraJson);
-    putList(node, "profiles", kit.profiles, profileJson);
-    putList(node, "lenses", kit.lenses, lensJson);
-    putList(node, "filters", kit.filters, filterJson);
-    node["filter_slots"] = kit.filterSlots;
-    putList(node, "cards", kit.cards, cardJson);
-    putList(node, "batteries", kit.batteries, batteryJson);
-    writeStation(node, kit);
-    putList(node, "recipes", kit.recipes, recipeJson);
+    Json node = {{"format", kKitFormat}, {"version", kKitVersion}};
+    writeFields(node, kit);
     appendExtra(node, kit.extra);
     return node;
 }

@@ -1,5 +1,7 @@
 #include "io/json/transform_messages.h"
 
+#include "io/json/fields_read.h"
+
 namespace bslate::io {
 namespace {
 
@@ -145,7 +147,7 @@ std::string answerText(const Error& error) {
 
 std::string answerText(const ImportedTransform& transform) {
     Json node = {{"name", shortened(transform.name, 1000)},
-                 {"curve", curveJson(transform.curve.curve)},
+                 {"curve", writeObject(transform.curve.curve)},
                  {"sampled", transform.curve.sampled},
                  {"worst", numberJson(transform.curve.worst.value())},
                  {"worst_as_log", numberJson(transform.curve.worstAsLog.value())},
@@ -169,7 +171,7 @@ Result<ImportedTransform> readTransformAnswer(const std::string& text) {
         ImportedTransform result;
         result.name = root.text("name");
         ObjectReader curve(root.child("curve"), "/curve", root.state());
-        result.curve.curve = curveFrom(curve);
+        result.curve.curve = readObject<Curve>(curve);
         result.curve.sampled = root.flagOr("sampled", false);
         result.curve.worst = Signal(root.number("worst", 0, kAnyNumber));
         result.curve.worstAsLog = Signal(root.number("worst_as_log", 0, kAnyNumber));

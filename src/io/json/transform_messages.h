@@ -1,7 +1,6 @@
 #pragma once
 
 #include "io/colour/transform.h"
-#include "io/json/kit_nodes.h"
 
 #include <variant>
 

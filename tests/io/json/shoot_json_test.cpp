@@ -1,4 +1,5 @@
 #include "io/json/kit_json.h"
+#include "io/json/schemas.h"
 #include "io/json/shoot_json.h"
 #include "support/sample_shoot.h"
 #include "support/temporary_folder.h"
@@ -201,6 +202,13 @@ TEST(Schemas, DescribeWhatWeWrite) {
     embedded.kitFile.reset();
     expectValid(root() / "data/schema/shoot.schema.json",
                 nlohmann::json::parse(writeShoot(embedded)));
+}
+
+TEST(Schemas, AreThoseOfTheTablesThatReadAndWrite) {
+    // tools/schemas writes them.
+    EXPECT_EQ(slurp(root() / "data/schema/kit.schema.json"), kitSchema());
+    EXPECT_EQ(slurp(root() / "data/schema/shoot.schema.json"), shootSchema());
+    EXPECT_EQ(slurp(root() / "docs/keys.md"), keyTables());
 }
 
 // ---- broken files: each names its place and what was expected, and nothing is half-loaded

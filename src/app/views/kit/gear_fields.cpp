@@ -1,10 +1,15 @@
 #include "app/views/kit/gear_fields.h"
 
+#include "app/document/field_label.h"
 #include "app/document/text.h"
 #include "core/base/find_by_id.h"
+#include "core/kit/gear_fields.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
+
+#include <algorithm>
+#include <charconv>
 
 namespace bslate::app {
 namespace {
@@ -17,6 +22,28 @@ std::optional<QString> named(const QString& text) {
     return text.trimmed().isEmpty() ? std::optional(tr("A name people know it by.")) : std::nullopt;
 }
 
+Result<int> parseWhole(std::string_view text, int low, int high, const std::string& what) {
+    int value = 0;
+    const auto end = text.data() + text.size();
+    const auto read = std::from_chars(text.data(), end, value);
+    if (read.ec == std::errc() && read.ptr == end && value >= low && value <= high)
+        return value;
+    return Error{ErrorCode::NotANumber,
+                 {},
+                 {},
+                 std::string(text),
+                 what + " from " + std::to_string(low) + " to " + std::to_string(high)};
+}
+
+// How many there may be of an item beside all others of its kind.
+template<class Item>
+int roomFor(const Kit& kit, std::vector<Item> Kit::*list, const Item& item) {
+    int others = 0;
+    for (const auto& other : kit.*list)
+        others += other.id == item.id ? 0 : other.count;
+    return std::max(0, kMostUnits - others);
+}
+
 // Builds the fields of one item: each sets a member from a text its parser accepts.
 template<class Item>
 struct Builder {
@@ -24,21 +51,43 @@ struct Builder {
     std::string id;
     std::vector<GearField> fields;
 
+    void whole(const char* key, int Item::*member, const Item& item, int low, int high,
+               const char* what) {
+        const auto where = list;
+        const auto which = id;
+        const auto parsed = [=](const QString& typed) {
+            return parseWhole(fromQt(typed.trimmed()), low, high, what);
+        };
+        fields.push_back({fieldLabel<Item>(key), QString::number(item.*member),
+                          [=](const QString& typed) -> std::optional<QString> {
+                              const auto value = parsed(typed);
+                              return value ? std::nullopt : std::optional(messageOf(value.error()));
+                          },
+                          [=](Kit& kit, const QString& typed) {
+                              if (const auto value = parsed(typed))
+                                  findById(kit.*where, which)->*member = *value;
+                          }});
+    }
+    void count(const Item& item, int most) {
+        whole("count", &Item::count, item, 0, most, "how many you have,");
+    }
+
     void name(const Item& item) {
         const auto where = list;
         const auto which = id;
-        fields.push_back({tr("Name"), toQt(item.name), named, [=](Kit& kit, const QString& text) {
-                              findById(kit.*where, which)->name = fromQt(text.trimmed());
-                          }});
+        fields.push_back(
+            {fieldLabel<Item>("name"), toQt(item.name), named, [=](Kit& kit, const QString& text) {
+                 findById(kit.*where, which)->name = fromQt(text.trimmed());
+             }});
     }
 
     // `set` receives the parsed value; `wrong` may refuse it with a message.
     template<class Q, class Set>
-    void field(const char* label, const std::string& text, Result<Q> (*parse)(std::string_view),
+    void field(const char* key, const std::string& text, Result<Q> (*parse)(std::string_view),
                Set set, std::function<std::optional<QString>(const Q&)> wrong = {}) {
         const auto where = list;
         const auto which = id;
-        fields.push_back({tr(label), toQt(text),
+        fields.push_back({fieldLabel<Item>(key), toQt(text),
                           [=](const QString& typed) -> std::optional<QString> {
                               const auto value = parse(fromQt(typed));
                               if (!value)
@@ -51,23 +100,6 @@ struct Builder {
                           }});
     }
 };
-
-Result<int> parseCount(std::string_view text) {
-    int count = 0;
-    for (const char c : text) {
-        if (c < '0' || c > '9' || count > 9999)
-            return Error{ErrorCode::NotANumber,
-                         {},
-                         {},
-                         std::string(text),
-                         "how many you have, from 0 to 9999"};
-        count = count * 10 + (c - '0');
-    }
-    if (text.empty() || count > 9999)
-        return Error{
-            ErrorCode::NotANumber, {}, {}, std::string(text), "how many you have, from 0 to 9999"};
-    return count;
-}
 
 Result<SpeedClass> parseClass(std::string_view text) {
     for (const auto& known : speedClasses())
@@ -101,13 +133,6 @@ Result<Fraction> parseShare(std::string_view text) {
     return Error{ErrorCode::OutOfRange, {}, {}, std::string(text), "a share from 1 % to 100 %"};
 }
 
-Result<int> parseBays(std::string_view text) {
-    const auto count = parseCount(text);
-    if (count && *count >= 1 && *count <= 100)
-        return count;
-    return Error{ErrorCode::OutOfRange, {}, {}, std::string(text), "bays from 1 to 100"};
-}
-
 Result<Watts> parsePower(std::string_view text) {
     const auto power = parseWatts(text);
     if (power && power->value() > 0)
@@ -139,37 +164,38 @@ std::vector<GearField> lensFields(const Lens& lens) {
     Builder<Lens> b{&Kit::lenses, lens.id, {}};
     b.name(lens);
     const auto number = [](auto value, bool known) { return known ? print(value) : std::string(); };
-    b.field<Millimetres>("Shortest focal length", number(lens.shortest, lens.shortest.value() > 0),
+    b.field<Millimetres>("shortest", number(lens.shortest, lens.shortest.value() > 0),
                          parseMillimetres, [](Lens& l, Millimetres f) {
                              l.shortest = f;
                              l.longest = std::max(l.longest, f);
                          });
-    b.field<Millimetres>("Longest focal length", number(lens.longest, lens.longest.value() > 0),
+    b.field<Millimetres>("longest", number(lens.longest, lens.longest.value() > 0),
                          parseMillimetres, [](Lens& l, Millimetres f) {
                              l.longest = f;
                              l.shortest = l.shortest.value() > 0 ? std::min(l.shortest, f) : f;
                          });
-    b.field<TStop>("Widest T-stop", print(lens.widest), parseTStop, [](Lens& l, TStop t) {
+    b.field<TStop>("widest", print(lens.widest), parseTStop, [](Lens& l, TStop t) {
         l.widest = t;
         l.narrowest = std::max(l.narrowest, t);
     });
-    b.field<TStop>("Narrowest T-stop", print(lens.narrowest), parseTStop, [](Lens& l, TStop t) {
+    b.field<TStop>("narrowest", print(lens.narrowest), parseTStop, [](Lens& l, TStop t) {
         l.narrowest = t;
         l.widest = std::min(l.widest, t);
     });
-    b.field<FNumber>("f-number at the widest", lens.wideF ? print(*lens.wideF) : std::string(),
-                     parseFNumber, [](Lens& l, FNumber f) { l.wideF = f; });
-    b.field<Metres>("Closest focus", lens.closest ? print(*lens.closest) : std::string(),
-                    parseMetres, [](Lens& l, Metres m) { l.closest = m; });
+    b.field<FNumber>("widest_f", lens.wideF ? print(*lens.wideF) : std::string(), parseFNumber,
+                     [](Lens& l, FNumber f) { l.wideF = f; });
+    b.field<Metres>("closest", lens.closest ? print(*lens.closest) : std::string(), parseMetres,
+                    [](Lens& l, Metres m) { l.closest = m; });
     return std::move(b.fields);
 }
 
 std::vector<GearField> filterFields(const Filter& filter) {
     Builder<Filter> b{&Kit::filters, filter.id, {}};
     b.name(filter);
-    b.field<NdLabel>("Loss (ND0.9, ND8 or 3 stops)", print(filter.label), parseNdLabel,
+    b.field<NdLabel>("loss", print(filter.label), parseNdLabel,
                      [](Filter& f, NdLabel label) { f.label = label; });
-    b.fields.push_back({tr("Cuts infrared (yes or no)"), filter.irCut ? tr("yes") : tr("no"),
+    b.fields.push_back({tr("%1 (yes or no)").arg(fieldLabel<Filter>("ir_cut")),
+                        filter.irCut ? tr("yes") : tr("no"),
                         [](const QString& text) -> std::optional<QString> {
                             const QString word = text.trimmed().toLower();
                             return word == tr("yes") || word == tr("no")
@@ -183,37 +209,35 @@ std::vector<GearField> filterFields(const Filter& filter) {
     return std::move(b.fields);
 }
 
-std::vector<GearField> cardFields(const MemoryCard& card) {
+std::vector<GearField> cardFields(const MemoryCard& card, int most) {
     Builder<MemoryCard> b{&Kit::cards, card.id, {}};
     b.name(card);
-    b.field<DataSize>("Capacity", print(card.capacity), parseDataSize,
+    b.field<DataSize>("capacity", print(card.capacity), parseDataSize,
                       [](MemoryCard& c, DataSize size) { c.capacity = size; });
-    b.field<SpeedClass>("Guaranteed class", card.speedClass, parseClass,
+    b.field<SpeedClass>("speed_class", card.speedClass, parseClass,
                         [](MemoryCard& c, SpeedClass speed) { c.speedClass = speed.name; });
-    b.field<Bus>("Bus", card.bus, parseBus, [](MemoryCard& c, Bus bus) {
+    b.field<Bus>("bus", card.bus, parseBus, [](MemoryCard& c, Bus bus) {
         c.bus = bus.name;
         c.form = bus.form;
     });
-    b.field<Fraction>("Usable share", percent(card.usable), parseShare,
+    b.field<Fraction>("usable", percent(card.usable), parseShare,
                       [](MemoryCard& c, Fraction share) { c.usable = share.value(); });
-    b.field<DataRate>("Reads at", card.read ? printBytes(*card.read) : std::string(), parseDataRate,
+    b.field<DataRate>("read", card.read ? printBytes(*card.read) : std::string(), parseDataRate,
                       [](MemoryCard& c, DataRate rate) { c.read = rate; });
-    b.field<int>("How many", std::to_string(card.count), parseCount,
-                 [](MemoryCard& c, int count) { c.count = count; });
+    b.count(card, most);
     return std::move(b.fields);
 }
 
-std::vector<GearField> batteryFields(const Battery& battery) {
+std::vector<GearField> batteryFields(const Battery& battery, int most) {
     Builder<Battery> b{&Kit::batteries, battery.id, {}};
     b.name(battery);
-    b.field<WattHours>("Energy", print(battery.energy), parseWattHours,
+    b.field<WattHours>("energy", print(battery.energy), parseWattHours,
                        [](Battery& x, WattHours energy) { x.energy = energy; });
-    b.field<Fraction>("Usable until the camera stops", percent(battery.usable), parseShare,
+    b.field<Fraction>("usable", percent(battery.usable), parseShare,
                       [](Battery& x, Fraction share) { x.usable = share.value(); });
-    b.field<Fraction>("Health left by age", percent(battery.health), parseShare,
+    b.field<Fraction>("health", percent(battery.health), parseShare,
                       [](Battery& x, Fraction share) { x.health = share.value(); });
-    b.field<int>("How many", std::to_string(battery.count), parseCount,
-                 [](Battery& x, int count) { x.count = count; });
+    b.count(battery, most);
     return std::move(b.fields);
 }
 
@@ -224,38 +248,34 @@ std::vector<GearField> readerFields(const CardReader& reader) {
     for (const auto form : reader.forms)
         forms += (forms.empty() ? "" : ", ") + std::string(nameOf(form));
     b.field<std::vector<CardForm>>(
-        "Takes", forms, parseForms,
+        "forms", forms, parseForms,
         [](CardReader& r, const std::vector<CardForm>& all) { r.forms = all; });
-    b.field<DataRate>("To the computer", printBytes(reader.bus), parseDataRate,
+    b.field<DataRate>("bus", printBytes(reader.bus), parseDataRate,
                       [](CardReader& r, DataRate rate) { r.bus = rate; });
-    b.field<int>("How many", std::to_string(reader.count), parseCount,
-                 [](CardReader& r, int count) { r.count = count; });
+    b.count(reader, kFew.high);
     return std::move(b.fields);
 }
 
 std::vector<GearField> driveFields(const Drive& drive) {
     Builder<Drive> b{&Kit::drives, drive.id, {}};
     b.name(drive);
-    b.field<DataSize>("Capacity", print(drive.capacity), parseDataSize,
+    b.field<DataSize>("capacity", print(drive.capacity), parseDataSize,
                       [](Drive& d, DataSize size) { d.capacity = size; });
-    b.field<DataRate>("Writes at", printBytes(drive.write), parseDataRate,
+    b.field<DataRate>("write", printBytes(drive.write), parseDataRate,
                       [](Drive& d, DataRate rate) { d.write = rate; });
-    b.field<DataRate>("Reads at", printBytes(drive.read), parseDataRate,
+    b.field<DataRate>("read", printBytes(drive.read), parseDataRate,
                       [](Drive& d, DataRate rate) { d.read = rate; });
-    b.field<int>("How many", std::to_string(drive.count), parseCount,
-                 [](Drive& d, int count) { d.count = count; });
+    b.count(drive, kFew.high);
     return std::move(b.fields);
 }
 
 std::vector<GearField> chargerFields(const Charger& charger) {
     Builder<Charger> b{&Kit::chargers, charger.id, {}};
     b.name(charger);
-    b.field<int>("Bays", std::to_string(charger.bays), parseBays,
-                 [](Charger& c, int bays) { c.bays = bays; });
-    b.field<Watts>("Power of a bay", print(charger.power), parsePower,
+    b.whole("bays", &Charger::bays, charger, 1, 100, "bays");
+    b.field<Watts>("power", print(charger.power), parsePower,
                    [](Charger& c, Watts power) { c.power = power; });
-    b.field<int>("How many", std::to_string(charger.count), parseCount,
-                 [](Charger& c, int count) { c.count = count; });
+    b.count(charger, kFew.high);
     return std::move(b.fields);
 }
 
@@ -274,11 +294,11 @@ std::vector<GearField> fieldsOf(const Kit& kit, GearKind kind, const QString& id
         break;
     case GearKind::Card:
         if (const auto* card = findById(kit.cards, wanted))
-            return cardFields(*card);
+            return cardFields(*card, roomFor(kit, &Kit::cards, *card));
         break;
     case GearKind::Battery:
         if (const auto* battery = findById(kit.batteries, wanted))
-            return batteryFields(*battery);
+            return batteryFields(*battery, roomFor(kit, &Kit::batteries, *battery));
         break;
     case GearKind::Reader:
         if (const auto* reader = findById(kit.readers, wanted))

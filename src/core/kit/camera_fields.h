@@ -1,0 +1,204 @@
+#pragma once
+
+#include "core/kit/gear_fields.h"
+#include "core/kit/mode_fields.h"
+#include "core/kit/profile_fields.h"
+
+/// The fields of a camera: sensor, dials, slots, rules; and of a kit.
+namespace bslate {
+
+inline constexpr NamedValue<ZebraTap> kTapNames[] = {{"recorded", ZebraTap::Recorded},
+                                                     {"viewing-lut", ZebraTap::ViewingLut}};
+inline constexpr NamedValue<ZebraKind> kZebraKinds[] = {{"limit", ZebraKind::Limit},
+                                                        {"band", ZebraKind::Band}};
+
+template<>
+struct Described<BaseIso> {
+    static constexpr auto kName = "base";
+    static constexpr auto kFields = std::tuple{
+        required("iso", &BaseIso::iso, as::kIso, "ISO"),
+        required(
+            "full_well_e", [](auto& base) -> auto& { return base.sensor.fullWell; },
+            form::Number{1, 1e9}, "Full well", "electrons"),
+        required(
+            "read_noise_e", [](auto& base) -> auto& { return base.sensor.readNoise; },
+            form::Number{0, 1e5}, "Read noise", "electrons"),
+        written(
+            "prnu", [](auto& base) -> auto& { return base.sensor.prnu; }, form::Number{0, 0.1},
+            "Non-uniformity", "of the pixels, a share of the signal"),
+        required(
+            "clip_stops", [](auto& base) -> auto& { return base.sensor.clip; },
+            form::Number{-5, 20}, "Clip", "stops above mid-grey")};
+};
+
+template<>
+struct Described<IsoRule> {
+    static constexpr auto kName = "iso_rule";
+    static constexpr auto kFields = std::tuple{
+        written("profile", &IsoRule::profile, form::Text{}, "Profile", "id; empty: any"),
+        written("codec", &IsoRule::codec, form::Text{}, "Codec", "id; empty: any"),
+        required("iso", &IsoRule::behaviour, form::Named<IsoBehaviour>{kIsoNames}, "ISO dial"),
+        spared("minimum_iso", &IsoRule::minimum, as::kIso, "Lowest"),
+        spared("maximum_iso", &IsoRule::maximum, as::kIso, "Highest")};
+    static std::optional<FieldFault> check(const IsoRule& rule) {
+        if (rule.minimum && rule.maximum && *rule.maximum < *rule.minimum)
+            return FieldFault{"maximum_iso", {}, "no less than minimum_iso"};
+        return std::nullopt;
+    }
+};
+
+template<>
+struct Described<RateSet> {
+    static constexpr auto kName = "rate_set";
+    static constexpr auto kFields =
+        std::tuple{required("id", &RateSet::id, form::Text{}, "Id", "24.00, 50 Hz"),
+                   written("rates", &RateSet::rates, form::List{as::kRate}, "Rates")};
+};
+
+struct ConditionsTag {};
+/// The one of `requires`, `excludes` and `limits` that a rule has.
+struct ConstraintThenTag {};
+
+template<>
+struct Described<Constraint> {
+    static constexpr auto kName = "constraint";
+    static constexpr auto kFields =
+        std::tuple{required("id", &Constraint::id, form::Text{}, "Id"),
+                   spared("when", &Constraint::when, form::Custom<ConditionsTag>{}, "When",
+                          "all must hold; missing: always"),
+                   required(
+                       "requires", [](auto& constraint) -> auto& { return constraint; },
+                       form::Custom<ConstraintThenTag>{}, "Then",
+                       "or `excludes`, or `limits`: exactly one of them"),
+                   required("reason", &Constraint::reason,
+                            form::Text{4000, "why, in words a person understands"}, "Reason")};
+};
+
+/// Times of a dial, alone or as a named series.
+struct DialTimesTag {};
+
+template<>
+struct Described<ShutterDial> {
+    static constexpr auto kName = "shutter";
+    static constexpr auto kFields =
+        std::tuple{written("angle_step_deg", &ShutterDial::angleStep, form::Number{0, 90},
+                           "Angle step", "0: no angles"),
+                   written("times", &ShutterDial::times, form::Custom<DialTimesTag>{}, "Times",
+                           "`third-stops`, `half-stops`, or each")};
+};
+
+template<>
+struct Described<ZebraDial> {
+    static constexpr auto kName = "zebra";
+    static constexpr auto kFields = std::tuple{
+        required("step_percent", &ZebraDial::step, form::Number{0.1, 50}, "Step"),
+        written("lowest_percent", &ZebraDial::lowest, form::Number{0, 110}, "Lowest"),
+        written("highest_percent", &ZebraDial::highest, form::Number{0, 110}, "Highest"),
+        required("tap", &ZebraDial::tap, form::Named<ZebraTap>{kTapNames}, "Measured",
+                 "on the recorded signal or on the viewing LUT"),
+        written("kinds", &ZebraDial::kinds, form::List{form::Named<ZebraKind>{kZebraKinds}},
+                "Kinds", "from a level up, or a level plus and minus a range")};
+    static std::optional<FieldFault> check(const ZebraDial& zebra) {
+        if (zebra.highest < zebra.lowest)
+            return FieldFault{"highest_percent", {}, "no less than lowest_percent"};
+        return std::nullopt;
+    }
+};
+
+template<>
+struct Described<Banks> {
+    static constexpr auto kName = "banks";
+    static constexpr auto kFields =
+        std::tuple{written("internal", &Banks::internal, kFew, "Internal"),
+                   written("on_card", &Banks::onCard, kFew, "On the card", "which a format loses")};
+};
+
+template<>
+struct Described<Slot> {
+    static constexpr auto kName = "slot";
+    static constexpr auto kFields =
+        std::tuple{required("id", &Slot::id, form::Text{}, "Id"),
+                   required("name", &Slot::name, form::Text{}, "Name"),
+                   required("form", &Slot::form, form::Named<CardForm>{kFormNames}, "Form"),
+                   required("bus", &Slot::bus, form::Text{}, "Bus"),
+                   spared("most", &Slot::most, as::kBitRate, "Most",
+                          "the body writes no more here and lowers the bit rate unasked")};
+    static std::optional<FieldFault> check(const Slot& slot) {
+        return busFault(slot.bus, slot.form);
+    }
+};
+
+template<>
+struct Described<Camera> {
+    static constexpr auto kName = "camera";
+    static constexpr auto kFields = std::tuple{
+        required("id", &Camera::id, form::Text{}, "Id"),
+        required("name", &Camera::name, form::Text{}, "&Name"),
+        written("bases", &Camera::bases, form::List{form::Object<BaseIso>{}}, "&Base ISOs",
+                "at least one, ascending"),
+        written("profiles", &Camera::profiles, form::List{form::Text{}}, "&Profiles", "ids"),
+        written("iso_rules", &Camera::isoRules, form::List{form::Object<IsoRule>{}}, "ISO rules",
+                "where the dial does something else than the profile says; the first counts"),
+        written("areas", &Camera::areas, form::List{form::Object<SensorArea>{}}, "Sensor areas",
+                "the first is the whole sensor", 2),
+        written("codecs", &Camera::codecs, form::List{form::Object<Codec>{}}, "Codecs", "", 2),
+        written("modes", &Camera::modes, form::List{form::Object<RecordingMode>{}},
+                "Recording modes", "at least one", 2),
+        written("rate_sets", &Camera::rateSets, form::List{form::Object<RateSet>{}}, "Regions",
+                "rates of each mains or base-rate setting"),
+        written("region_switch", &Camera::regionSwitch, form::Text{}, "Region switch",
+                "what changing it costs"),
+        written("constraints", &Camera::constraints,
+                form::List{form::Object<Constraint>{}, kMostConstraints}, "Rules"),
+        required("shutter", &Camera::shutter, form::Object<ShutterDial>{}, "Sh&utter"),
+        required("zebra", &Camera::zebra, form::Object<ZebraDial>{}, "&Zebra"),
+        written("white_step_k", &Camera::whiteStepKelvin, form::Number{1, 1000}, "&White step, K"),
+        written("banks", &Camera::banks, form::Object<Banks>{}, "Ban&ks", "", 2),
+        written("slots", &Camera::cardSlots, form::List{form::Object<Slot>{}}, "Card s&lots"),
+        written("batteries", &Camera::batteries, form::List{form::Text{}}, "Batteries",
+                "ids it runs on; empty: any"),
+        spared("draw", &Camera::draw, as::kWatts, "Power &draw", "while recording"),
+        spared("standby", &Camera::standby, as::kWatts, "Standby", "while on and not recording"),
+        spared("buffer", &Camera::buffer, as::kSize, "Buffer", "between encoder and card"),
+        spared("proxy_rate", &Camera::proxyRate, as::kBitRate, "Proxy bit rate"),
+        written("fan", &Camera::fan, form::Flag{}, "Fan"),
+        spared("fixed_lens", &Camera::fixedLens, form::Text{}, "Fixed lens", "id"),
+        written("built_in_nd", &Camera::builtInNd, form::List{form::Object<Filter>{}},
+                "Built-in ND")};
+    static void complete(Camera& camera) {
+        for (auto& filter : camera.builtInNd)
+            filter.builtIn = true;
+    }
+    static std::optional<FieldFault> check(const Camera& camera) {
+        if (camera.bases.empty())
+            return FieldFault{"bases", {}, "at least one base ISO"};
+        if (camera.areas.empty())
+            return FieldFault{"areas", {}, "at least one sensor area"};
+        if (camera.modes.empty())
+            return FieldFault{"modes", {}, "at least one recording mode"};
+        return std::nullopt;
+    }
+};
+
+template<>
+struct Described<Kit> {
+    static constexpr auto kName = "kit";
+    static constexpr auto kFields = std::tuple{
+        written("name", &Kit::name, form::Text{}, "&Name"),
+        written("cameras", &Kit::cameras, form::List{form::Object<Camera>{}}, "Cameras"),
+        written("profiles", &Kit::profiles, form::List{form::Object<Profile>{}}, "Profiles"),
+        written("lenses", &Kit::lenses, form::List{form::Object<Lens>{}}, "Lenses"),
+        written("filters", &Kit::filters, form::List{form::Object<Filter>{}}, "Filters"),
+        written("filter_slots", &Kit::filterSlots, form::Whole{0, 8}, "Filter slots",
+                "of the holder"),
+        written("cards", &Kit::cards, form::List{form::Object<MemoryCard>{}, kMostKinds}, "Cards"),
+        written("batteries", &Kit::batteries, form::List{form::Object<Battery>{}, kMostKinds},
+                "Batteries"),
+        written("readers", &Kit::readers, form::List{form::Object<CardReader>{}}, "Readers"),
+        written("drives", &Kit::drives, form::List{form::Object<Drive>{}}, "Drives",
+                "copies go to them in this order"),
+        written("chargers", &Kit::chargers, form::List{form::Object<Charger>{}}, "Chargers"),
+        written("recipes", &Kit::recipes, form::List{form::Object<Recipe>{}}, "Recipes")};
+};
+
+} // namespace bslate

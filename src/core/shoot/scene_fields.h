@@ -1,0 +1,137 @@
+#pragma once
+
+#include "core/quantity/spelled.h"
+#include "core/shoot/scene.h"
+
+/// The fields of a scene, its lamps and its patches.
+namespace bslate {
+
+inline constexpr NamedValue<PatchRole> kRoleNames[] = {{"grey", PatchRole::Grey},
+                                                       {"skin-light", PatchRole::SkinLight},
+                                                       {"skin-medium", PatchRole::SkinMedium},
+                                                       {"skin-dark", PatchRole::SkinDark},
+                                                       {"highlight", PatchRole::Highlight},
+                                                       {"shadow", PatchRole::Shadow},
+                                                       {"white", PatchRole::White},
+                                                       {"spare", PatchRole::Spare}};
+inline constexpr NamedValue<Place> kPlaceNames[] = {
+    {"unknown", Place::Unknown}, {"interior", Place::Interior}, {"exterior", Place::Exterior}};
+inline constexpr NamedValue<DescribedLight> kLightNames[] = {
+    {"direct-sun", DescribedLight::DirectSun},
+    {"hazy-sun", DescribedLight::HazySun},
+    {"overcast", DescribedLight::Overcast},
+    {"open-shade", DescribedLight::OpenShade},
+    {"dusk", DescribedLight::Dusk},
+    {"night-street", DescribedLight::NightStreet},
+    {"office", DescribedLight::Office},
+    {"domestic", DescribedLight::Domestic},
+    {"candle", DescribedLight::Candle}};
+inline constexpr NamedValue<SourceKind> kSourceNames[] = {
+    {"filament", SourceKind::Filament},     {"ballast", SourceKind::Ballast},
+    {"electronic", SourceKind::Electronic}, {"dimmed-led", SourceKind::DimmedLed},
+    {"rectified", SourceKind::Rectified},   {"measured", SourceKind::Measured},
+    {"steady", SourceKind::Steady}};
+inline constexpr NamedValue<bool Hazards::*> kHazardNames[] = {{"sun", &Hazards::sun},
+                                                               {"water", &Hazards::water},
+                                                               {"mains", &Hazards::mains},
+                                                               {"heights", &Hazards::heights}};
+
+template<>
+struct Described<Patch> {
+    static constexpr auto kName = "patch";
+    static constexpr auto kFields = std::tuple{
+        required("id", &Patch::id, form::Text{}, "Id"),
+        required("name", &Patch::name, form::Text{}, "Name"),
+        required("role", &Patch::role, form::Named<PatchRole>{kRoleNames}, "Role"),
+        required("reading", &Patch::reading, as::kReading, "Reading"),
+        written("reflectance", &Patch::reflectance, as::kReflectance, "Reflectance",
+                "used when the reading is in lx or fc"),
+        spared("estimated", &Patch::estimated, form::Flag{}, "Estimated", "until it is metered")};
+};
+
+template<>
+struct Described<Harmonic> {
+    static constexpr auto kName = "harmonic";
+    static constexpr auto kFields =
+        std::tuple{written("order", &Harmonic::order, form::Whole{1, kHighestHarmonic}, "Order"),
+                   required("depth", &Harmonic::depth, as::kShare, "Depth", "of the mean")};
+};
+
+template<>
+struct Described<Source> {
+    static constexpr auto kName = "lamp";
+    static constexpr auto kFields = std::tuple{
+        required("name", &Source::name, form::Text{}, "Name"),
+        required("kind", &Source::kind, form::Named<SourceKind>{kSourceNames}, "Kind"),
+        spared("pulses", &Source::pulses, as::kHertz, "Pulses", "else twice the mains"),
+        spared("depth", &Source::depth, as::kShare, "Depth", "how far it pulses"),
+        spared("duty", &Source::duty, as::kShare, "Duty", "how long a dimmed LED is on, above 0"),
+        spared("share", &Source::share, as::kShare, "Share", "of the light on the subject"),
+        spared("harmonics", &Source::harmonics, form::List{form::Object<Harmonic>{}}, "Harmonics",
+               "of a measured lamp")};
+    static std::optional<FieldFault> check(const Source& lamp) {
+        if (lamp.duty && lamp.duty->value() <= 0)
+            return FieldFault{"duty", {}, "above 0"};
+        if (lamp.kind == SourceKind::Measured && lamp.harmonics.empty())
+            return FieldFault{
+                "harmonics", {}, "at least one, of a measured lamp", ErrorCode::MissingKey};
+        return std::nullopt;
+    }
+};
+
+template<>
+struct Described<LightChange> {
+    static constexpr auto kName = "light_change";
+    static constexpr auto kFields =
+        std::tuple{required("to", &LightChange::to, as::kReading, "To", "of the grey card"),
+                   required("over", &LightChange::over, as::kDuration, "Over")};
+};
+
+template<>
+struct Described<DepthWish> {
+    static constexpr auto kName = "depth";
+    static constexpr auto kFields =
+        std::tuple{required("widest", &DepthWish::widest, as::kTStop, "Widest"),
+                   required("narrowest", &DepthWish::narrowest, as::kTStop, "Narrowest")};
+    static std::optional<FieldFault> check(const DepthWish& depth) {
+        if (depth.narrowest < depth.widest)
+            return FieldFault{"narrowest", {}, "no wider than widest"};
+        return std::nullopt;
+    }
+};
+
+template<>
+struct Described<Scene> {
+    static constexpr auto kName = "scene";
+    static constexpr auto kFields = std::tuple{
+        required("id", &Scene::id, form::Text{}, "Id"),
+        written("number", &Scene::number, form::Text{}, "Number"),
+        required("name", &Scene::name, form::Text{}, "Name"),
+        written("day", &Scene::day, form::Whole{1, 10000}, "Day"),
+        spared("start", &Scene::start, as::kTimeOfDay, "Start"),
+        spared("place", &Scene::place, form::Named<Place>{kPlaceNames}, "Place"),
+        written("note", &Scene::note, form::Text{}, "Note"),
+        written("hazards", &Scene::hazards, form::Flags<Hazards>{kHazardNames}, "Hazards",
+                "that the caution is about"),
+        spared("described", &Scene::described, form::Named<DescribedLight>{kLightNames},
+               "Described light", "in a word, before it is metered"),
+        spared("light_change", &Scene::change, form::Object<LightChange>{}, "Light change"),
+        spared("sources", &Scene::sources,
+               form::List{form::Object<Source>{}, kMostSources, "lamps in a scene"}, "Lamps"),
+        spared("depth", &Scene::depth, form::Object<DepthWish>{}, "Depth of field",
+               "the irises that give it"),
+        spared("subject_speed", &Scene::subjectSpeed, form::Number{0, 1000}, "Subject's speed",
+               "frame widths a second"),
+        spared("pan", &Scene::pan, as::kPan, "Pan"),
+        spared("slow_motion", &Scene::slowMotion, as::kFactor, "Slow motion"),
+        written("sound", &Scene::sound, form::Flag{}, "Sound"),
+        spared("longest_take", &Scene::longestTake, as::kDuration, "Longest take",
+               "that must not be interrupted"),
+        spared("footage", &Scene::footage, as::kDuration, "Footage", "planned in all"),
+        spared("view", &Scene::view, as::kDegrees, "Angle of view", "horizontal"),
+        spared("ambient", &Scene::ambient, as::kCelsius, "Air"),
+        written("patches", &Scene::patches,
+                form::List{form::Object<Patch>{}, kMostPatches, "patches in a scene"}, "Patches")};
+};
+
+} // namespace bslate
