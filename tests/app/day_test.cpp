@@ -24,6 +24,8 @@ protected:
         EXPECT_TRUE(m_files.openDemo().ok());
         QObject::connect(&actions, &DayActions::refused,
                          [this](const QString& why) { refused = fromQt(why); });
+        QObject::connect(&document, &ShootDocument::refused,
+                         [this](const QString& why) { refused = fromQt(why); });
     }
     void look(int day) {
         planner.setActive(true);
@@ -153,18 +155,25 @@ TEST_F(DayOfDemo, RefusedEntriesSayWhyAndChangeNothing) {
         actions.putCard(*cardPlace(planner.plan(), "t8", "s6a"),
                         planner.plan().cards.unitOf("cf-512:1"));
     });
+    // As many recordings as a day may hold, and one more.
     auto full = document.shoot();
-    const auto model = full.plan[1].takes[7];
-    while (full.plan[1].takes.size() < kMostTakes) {
-        full.plan[1].takes.push_back(model);
-        full.plan[1].takes.back().id = "m" + std::to_string(full.plan[1].takes.size());
+    auto& takes = full.plan[1].takes;
+    auto model = takes[7];
+    std::size_t rolls = 0;
+    for (const auto& take : takes)
+        rolls += take.setups.size();
+    model.setups.resize(1);
+    for (; rolls < kMostRolls; ++rolls) {
+        takes.push_back(model);
+        takes.back().id = "m" + std::to_string(takes.size());
     }
     planner.setActive(false);
-    document.edit(QStringLiteral("full"), full);
+    ASSERT_TRUE(document.edit(QStringLiteral("full"), full));
     planner.setActive(true);
     refused.clear();
-    actions.addTake(QStringLiteral("6A 5min"));
-    EXPECT_NE(refused.find("2000"), std::string::npos) << refused;
+    EXPECT_EQ(actions.addTake(QStringLiteral("6A 5min")), QString());
+    EXPECT_NE(refused.find("1000"), std::string::npos) << refused;
+    EXPECT_EQ(document.shoot(), full);
 }
 
 TEST_F(DayOfDemo, ACardInUseAgainAndATakeThatDidNotHappen) {

@@ -69,6 +69,66 @@ TEST_F(DocumentTest, EveryEditUndoesAndRedoes) {
     }
 }
 
+// A shoot of 2 000 setups and a long history: every value comes back, and none of them is held
+// whole.
+TEST_F(DocumentTest, ALongHistoryOfALargeShootComesBackAndStaysSmall) {
+    Shoot large = document.shoot();
+    while (large.setups.size() < 2000) {
+        large.setups.push_back(large.setups.front());
+        large.setups.back().id = "more-" + std::to_string(large.setups.size());
+    }
+    document.reset(large, {});
+    std::vector<std::weak_ptr<const Shoot>> values;
+    std::mt19937 chance(5);
+    for (int i = 0; i < 60; ++i) {
+        values.push_back(document.value());
+        kEverything[chance() % std::size(kEverything)].act(actions);
+    }
+    const Shoot last = document.shoot();
+    const auto held = std::count_if(values.begin(), values.end(),
+                                    [](const auto& value) { return !value.expired(); });
+    EXPECT_LE(held, 3) << "the present one, the one before it, and what a debt is measured from";
+    const int steps = document.undoStack().count();
+    EXPECT_GT(steps, 30);
+    document.undoStack().setIndex(0);
+    EXPECT_EQ(document.shoot(), large);
+    document.undoStack().setIndex(steps);
+    EXPECT_EQ(document.shoot(), last);
+}
+
+TEST_F(DocumentTest, WhatNoFileCouldHoldIsRefusedAndToldAndNothingIsLost) {
+    QSignalSpy told(&document, &ShootDocument::refused);
+    actions.setSchool(School::Guard);
+    const Shoot before = document.shoot();
+    Shoot wordy = before;
+    wordy.note.assign(5000, 'x');
+    EXPECT_FALSE(document.edit("note", wordy));
+    for (int i = 0; i < 600; ++i)
+        actions.addPatch("scene");
+    ASSERT_EQ(told.count(),
+              1 + 600 - static_cast<int>(kMostPatches - before.scenes[0].patches.size()));
+    EXPECT_TRUE(told.first().first().toString().contains(QStringLiteral("4000 bytes")));
+    EXPECT_TRUE(told.last().first().toString().contains(QStringLiteral("500 patches")));
+    EXPECT_EQ(document.shoot().scenes[0].patches.size(), kMostPatches);
+    EXPECT_EQ(document.shoot().setups, before.setups);
+}
+
+// The change event names what is new and nothing else.
+TEST_F(DocumentTest, AChangeSaysWhatItChanged) {
+    std::vector<Revision> seen;
+    QObject::connect(&document, &ShootDocument::revisedBy,
+                     [&](const Revision& revision) { seen.push_back(revision); });
+    actions.setSchool(School::Guard);
+    document.undoStack().undo();
+    ASSERT_EQ(seen.size(), 2u);
+    for (const auto& revision : seen) {
+        EXPECT_EQ(revision.setups.put.size(), 1u);
+        EXPECT_TRUE(!revision.kit && !revision.brief && revision.scenes.empty());
+    }
+    EXPECT_EQ(seen[0].setups.put[0].school, School::Guard);
+    EXPECT_EQ(seen[1].setups.put[0].school, document.setup()->school);
+}
+
 TEST_F(DocumentTest, AnEditThatChangesNothingIsNotRecorded) {
     document.edit("nothing", document.shoot());
     actions.setPayer(Payer::Nd);
@@ -140,7 +200,7 @@ TEST_F(DocumentTest, CachedVerdictsAreThoseOfTheValue) {
             step.act(actions);
         for (const auto& setup : document.shoot().setups) {
             const auto fresh = judge(document.shoot(), setup);
-            const auto& cached = document.verdict(setup);
+            const auto& cached = document.verdicts().verdict(setup);
             ASSERT_EQ(cached.evaluation, fresh.evaluation) << step.name;
             ASSERT_EQ(cached.findings.size(), fresh.findings.size()) << step.name;
         }

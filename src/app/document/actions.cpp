@@ -1,8 +1,8 @@
 #include "app/document/actions.h"
 
-#include "app/document/fresh_id.h"
 #include "app/document/text.h"
-#include "core/facts/evaluate.h"
+#include "core/advice/starting.h"
+#include "core/base/fresh_id.h"
 #include "core/shoot/scene_line_text.h"
 
 #include <algorithm>
@@ -10,89 +10,11 @@
 namespace bslate::app {
 namespace {
 
-// "2A" is followed by "2B"; without a number to go on, by the count.
-std::string freshNumber(const Shoot& shoot, const std::string& after) {
-    const auto taken = [&](const std::string& number) {
-        return std::any_of(shoot.setups.begin(), shoot.setups.end(),
-                           [&](const Setup& setup) { return setup.number == number; });
-    };
-    if (!after.empty() && after.back() >= 'A' && after.back() < 'Z')
-        for (char letter = static_cast<char>(after.back() + 1); letter <= 'Z'; ++letter) {
-            std::string number = after;
-            number.back() = letter;
-            if (!taken(number))
-                return number;
-        }
-    for (std::size_t n = shoot.setups.size() + 1;; ++n)
-        if (!taken(std::to_string(n) + "A"))
-            return std::to_string(n) + "A";
-}
-
-Scene startingScene(const std::string& id) {
-    Scene scene;
-    scene.id = id;
+Scene namedScene(const std::string& id) {
+    Scene scene = startingScene(id);
     scene.name = fromQt(Actions::tr("New scene"));
-    Patch grey;
-    grey.id = "grey";
-    grey.name = fromQt(Actions::tr("Grey card"));
-    grey.role = PatchRole::Grey;
-    scene.patches.push_back(grey);
+    scene.patches.front().name = fromQt(Actions::tr("Grey card"));
     return scene;
-}
-
-// What the shoot plays at when the mode has it.
-FrameRate startingRate(const RecordingMode& mode, FrameRate wanted) {
-    if (mode.rates.empty() || bitRateAt(mode, wanted, wanted))
-        return wanted;
-    return mode.rates.front().rate;
-}
-
-// A setup on the camera, recording, profile and lens of another, at the rate the shoot plays at.
-Setup setupLike(const Shoot& shoot, const SetupContext& like) {
-    Setup setup;
-    const auto& other = *like.setup;
-    setup.camera = other.camera;
-    setup.mode = other.mode;
-    setup.profile = other.profile;
-    setup.lens = other.lens;
-    setup.focal = other.focal;
-    setup.iris = other.iris;
-    setup.base = other.base;
-    setup.rating = std::clamp(like.base->iso, like.iso.minimum, like.iso.maximum);
-    setup.rate = startingRate(*like.mode, shoot.brief.rate);
-    setup.shutter = nearestOnDial(like.camera->shutter, ShutterAngle(180.0), setup.rate);
-    setup.payer = other.payer;
-    setup.school = shoot.brief.schools.empty() ? other.school : shoot.brief.schools.front();
-    return setup;
-}
-
-// A setup that evaluates: like the one at hand, else the first camera with its first profile and
-// mode, at base.
-Setup startingSetup(const Shoot& shoot, const Setup* atHand) {
-    if (atHand)
-        if (const auto like = resolve(shoot, *atHand))
-            return setupLike(shoot, *like);
-    Setup setup;
-    if (shoot.kit.cameras.empty())
-        return setup;
-    const auto& camera = shoot.kit.cameras.front();
-    setup.camera = camera.id;
-    setup.mode = camera.modes.front().id;
-    setup.profile = camera.profiles.empty() ? std::string() : camera.profiles.front();
-    setup.rate = startingRate(camera.modes.front(), shoot.brief.rate);
-    setup.base = camera.bases.front().iso;
-    if (const auto* profile = findProfile(shoot.kit, setup.profile))
-        setup.base = nearestBase(camera, *profile, setup.base).iso;
-    setup.rating = setup.base;
-    setup.shutter = nearestOnDial(camera.shutter, ShutterAngle(180.0), setup.rate);
-    if (!shoot.brief.schools.empty())
-        setup.school = shoot.brief.schools.front();
-    setup.lens = camera.fixedLens;
-    if (setup.lens.empty() && !shoot.kit.lenses.empty())
-        setup.lens = shoot.kit.lenses.front().id;
-    if (const auto* lens = findLens(shoot.kit, setup.lens))
-        setup.iris = std::clamp(setup.iris, lens->widest, lens->narrowest);
-    return setup;
 }
 
 template<class Items>
@@ -140,13 +62,14 @@ void Actions::changeSetup(const QString& name, const std::function<void(Setup&)>
     }
 }
 
-void Actions::changeScene(const QString& name, const QString& sceneId,
+bool Actions::changeScene(const QString& name, const QString& sceneId,
                           const std::function<void(Scene&)>& change, int drag) {
     Shoot after = m_document.shoot();
-    if (auto* scene = findScene(after, fromQt(sceneId))) {
-        change(*scene);
-        m_document.edit(name, std::move(after), drag);
-    }
+    auto* scene = findScene(after, fromQt(sceneId));
+    if (!scene)
+        return false;
+    change(*scene);
+    return m_document.edit(name, std::move(after), drag);
 }
 
 void Actions::setPayer(Payer payer) {
@@ -185,7 +108,8 @@ QString Actions::addScene(const SceneLine& line) {
     }
     const QString id = toQt(scene.id);
     after.scenes.push_back(std::move(scene));
-    m_document.edit(tr("Add scene %1").arg(toQt(line.scene.name)), std::move(after));
+    if (!m_document.edit(tr("Add scene %1").arg(toQt(line.scene.name)), std::move(after)))
+        return {};
     if (!setupId.isEmpty())
         m_document.select(setupId);
     return id;
@@ -208,7 +132,7 @@ void Actions::addSetup() {
     setup.number = freshNumber(after, current ? current->number : std::string());
     setup.name = fromQt(tr("New setup"));
     if (after.scenes.empty()) {
-        after.scenes.push_back(startingScene("scene-1"));
+        after.scenes.push_back(namedScene("scene-1"));
     }
     setup.scene = current ? current->scene : after.scenes.front().id;
     const QString id = toQt(setup.id);
@@ -244,7 +168,7 @@ void Actions::deleteSetup() {
 
 void Actions::addScene() {
     Shoot after = m_document.shoot();
-    after.scenes.push_back(startingScene(freshId(after.scenes, "scene")));
+    after.scenes.push_back(namedScene(freshId(after.scenes, "scene")));
     m_document.edit(tr("Add scene"), std::move(after));
 }
 
@@ -267,7 +191,7 @@ void Actions::deleteScene(const QString& sceneId) {
 
 QString Actions::addPatch(const QString& sceneId) {
     QString id;
-    changeScene(tr("Add patch"), sceneId, [&](Scene& scene) {
+    const bool done = changeScene(tr("Add patch"), sceneId, [&](Scene& scene) {
         Patch patch;
         patch.id = freshId(scene.patches, "patch");
         patch.name = fromQt(tr("New patch"));
@@ -278,7 +202,7 @@ QString Actions::addPatch(const QString& sceneId) {
         id = toQt(patch.id);
         scene.patches.push_back(std::move(patch));
     });
-    return id;
+    return done ? id : QString();
 }
 
 void Actions::duplicatePatch(const QString& sceneId, const QString& patchId) {

@@ -29,7 +29,8 @@ public:
     void setPayer(Payer payer);
     void setSchool(School school);
     void changeSetup(const QString& name, const std::function<void(Setup&)>& change, int drag = 0);
-    void changeScene(const QString& name, const QString& sceneId,
+    /// False when there is no such scene, or after a refusal.
+    bool changeScene(const QString& name, const QString& sceneId,
                      const std::function<void(Scene&)>& change, int drag = 0);
 
     void changeBrief(const QString& name, const std::function<void(Brief&)>& change);

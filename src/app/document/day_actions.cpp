@@ -1,7 +1,7 @@
 #include "app/document/day_actions.h"
 
-#include "app/document/fresh_id.h"
 #include "app/document/text.h"
+#include "core/base/fresh_id.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
 #include "core/shoot/take_line.h"
@@ -16,8 +16,8 @@ DayActions::DayActions(ShootDocument& document, DayPlanner& planner, QObject* pa
     , m_document(document)
     , m_planner(planner) {}
 
-void DayActions::edit(const QString& name, const ShootDay& day, int drag) {
-    m_document.edit(name, withDay(m_document.shoot(), day), drag);
+bool DayActions::edit(const QString& name, const ShootDay& day, int drag) {
+    return m_document.edit(name, withDay(m_document.shoot(), day), drag);
 }
 
 template<class Change>
@@ -36,18 +36,13 @@ QString DayActions::addTake(const QString& line, const QString& after) {
         return {};
     }
     auto day = m_planner.day();
-    if (day.takes.size() >= kMostTakes) {
-        emit refused(tr("A day holds at most %1 takes.").arg(kMostTakes));
-        return {};
-    }
     Take added = *std::move(take);
     added.id = freshId(day.takes, "take");
     const QString id = toQt(added.id);
     const auto here = std::find_if(day.takes.begin(), day.takes.end(),
                                    [&](const Take& other) { return toQt(other.id) == after; });
     day.takes.insert(here == day.takes.end() ? here : here + 1, std::move(added));
-    edit(tr("Add take"), day);
-    return id;
+    return edit(tr("Add take"), day) ? id : QString();
 }
 
 void DayActions::rewriteTake(const QString& take, const QString& line) {
@@ -100,9 +95,9 @@ void DayActions::happened(const QString& take, const QString& text) {
     const auto& plan = m_planner.plan();
     for (const auto& planned : plan.takes)
         if (toQt(planned.id) == take) // an edit makes another plan: nothing of this one after it
-            return edit(tr("Take really ran"),
-                        withHappened(m_document.shoot(), m_planner.day(), plan, planned.id,
-                                     really->began.value_or(planned.start), really->ran));
+            return void(edit(tr("Take really ran"),
+                             withHappened(m_document.shoot(), m_planner.day(), plan, planned.id,
+                                          really->began.value_or(planned.start), really->ran)));
 }
 
 QString DayActions::refusal(CardPlace place, int unit) const {

@@ -44,7 +44,7 @@ signals:
     void refused(const QString& message);
 
 private:
-    void edit(const QString& name, const ShootDay& day, int drag = 0);
+    bool edit(const QString& name, const ShootDay& day, int drag = 0);
     template<class Change>
     void changeTake(const QString& name, const QString& take, Change change);
 

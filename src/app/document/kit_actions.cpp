@@ -1,8 +1,8 @@
 #include "app/document/kit_actions.h"
 
-#include "app/document/fresh_id.h"
 #include "app/document/text.h"
-#include "core/base/find_by_id.h"
+#include "core/advice/starting.h"
+#include "core/base/fresh_id.h"
 #include "core/kit/check.h"
 #include "core/kit/edit.h"
 #include "io/json/kit_json.h"
@@ -39,31 +39,6 @@ auto withList(AnyKit& kit, GearKind kind, Visit visit) {
     return visit(kit.chargers, "charger");
 }
 
-Camera startingCamera() {
-    Camera camera;
-    camera.areas = {
-        {"full", "Full sensor", Millimetres(36), Millimetres(20.25), Seconds(0), {}, {}}};
-    camera.bases = {BaseIso{}};
-    Codec codec;
-    codec.id = "long";
-    codec.name = "Long 10-bit 4:2:2";
-    codec.chroma = Chroma::C422;
-    codec.peak = 1.3;
-    camera.codecs = {codec};
-    RecordingMode mode;
-    mode.id = "uhd";
-    mode.name = "UHD";
-    mode.area = "full";
-    mode.codec = "long";
-    mode.rates = {{FrameRate{Rational(24, 1)}, DataRate(100e6)},
-                  {FrameRate{Rational(25, 1)}, DataRate(100e6)}};
-    camera.modes = {mode};
-    const auto times = thirdStopTimes();
-    camera.shutter.times = {times.begin(), times.end()};
-    camera.cardSlots = {{"slot-1", "slot 1", CardForm::Sd, "UHS-II", {}, {}}};
-    return camera;
-}
-
 } // namespace
 
 QString nameOf(GearKind kind) {
@@ -89,7 +64,8 @@ bool KitActions::change(const QString& name, const std::function<void(Kit&)>& ch
     }
     const bool wasFile = after.kitFile.has_value();
     after.kitFile.reset();
-    m_document.edit(name, std::move(after));
+    if (!m_document.edit(name, std::move(after)))
+        return false;
     if (wasFile)
         emit told(tr("The kit is kept inside this shoot from now on; Export writes a kit file."));
     return true;
@@ -171,13 +147,8 @@ void KitActions::remove(GearKind kind, const QString& id) {
 }
 
 Camera KitActions::freshCamera() const {
-    const auto& kit = m_document.shoot().kit;
-    Camera camera = startingCamera();
-    camera.id = freshId(kit.cameras, "camera");
+    Camera camera = startingCamera(m_document.shoot().kit);
     camera.name = fromQt(tr("New %1").arg(nameOf(GearKind::Camera)));
-    for (const auto& profile : kit.profiles)
-        if (profile.ready)
-            camera.profiles.push_back(profile.id);
     return camera;
 }
 

@@ -1,8 +1,7 @@
 #include "app/document/profile_actions.h"
 
-#include "app/document/fresh_id.h"
 #include "app/document/text.h"
-#include "core/base/find_by_id.h"
+#include "core/base/fresh_id.h"
 #include "core/kit/profile_edit.h"
 
 #include <QCoreApplication>
@@ -52,21 +51,8 @@ void ProfileActions::remove(const QString& id) {
                              .arg(toQt(setup.number)));
             return;
         }
-    m_kit.change(tr("Delete profile"), [&](Kit& kit) {
-        std::erase_if(kit.profiles, [&](const Profile& profile) { return profile.id == wanted; });
-        for (auto& camera : kit.cameras) {
-            std::erase(camera.profiles, wanted);
-            for (auto& mode : camera.modes)
-                std::erase(mode.profiles, wanted);
-            std::erase_if(camera.isoRules,
-                          [&](const IsoRule& rule) { return rule.profile == wanted; });
-            for (auto& constraint : camera.constraints)
-                for (auto* list : {&constraint.when, &constraint.then})
-                    for (auto& condition : *list)
-                        if (condition.key == SettingKey::Profile && condition.oneOf.size() > 1)
-                            std::erase(condition.oneOf, SettingValue(wanted));
-        }
-    });
+    m_kit.change(tr("Delete profile"),
+                 [&](Kit& kit) { kit = withoutProfile(std::move(kit), wanted); });
 }
 
 void ProfileActions::rename(const QString& id, const QString& name) {

@@ -1,30 +1,41 @@
 #include "app/document/shoot_document.h"
 
 #include "app/document/text.h"
-#include "core/facts/neighbours.h"
 
 #include <QUndoCommand>
 
 namespace bslate::app {
 
-/// Holds the values before and after; values are shared, so a long history stays small.
+/// One step of the history. The latest holds its two values, which a drag goes on from; once
+/// another follows it keeps only what they differ in, so that a long history of a large shoot stays
+/// small.
 class ShootEdit : public QUndoCommand {
 public:
-    ShootEdit(ShootDocument& document, const QString& name, ShootDocument::Value after, int drag)
+    ShootEdit(ShootDocument& document, const QString& name, ShootDocument::Value after,
+              Revision revision, int drag)
         : QUndoCommand(name)
         , m_document(document)
         , m_before(document.m_value)
         , m_after(std::move(after))
+        , m_forth(std::move(revision))
         , m_selectedBefore(document.m_setupId)
         , m_drag(drag) {}
 
-    void undo() override { m_document.setValue(m_before, m_selectedBefore); }
-    void redo() override { m_document.setValue(m_after); }
+    void undo() override {
+        settle();
+        m_document.setValue(std::make_shared<const Shoot>(revised(m_document.shoot(), m_back)),
+                            m_back, m_selectedBefore);
+    }
+    void redo() override {
+        auto value =
+            m_after ? m_after : std::make_shared<const Shoot>(revised(m_document.shoot(), m_forth));
+        m_document.setValue(std::move(value), m_forth);
+    }
     int id() const override { return m_drag; }
 
     bool mergeWith(const QUndoCommand* later) override {
         const auto* other = static_cast<const ShootEdit*>(later);
-        if (other->m_drag != m_drag || m_drag == 0)
+        if (other->m_drag != m_drag || m_drag == 0 || !m_before)
             return false;
         m_after = other->m_after;
         if (*m_after == *m_before)
@@ -32,17 +43,28 @@ public:
         return true;
     }
 
+    /// Another step follows, or this one is gone back from.
+    void settle() const {
+        if (!m_before)
+            return;
+        m_forth = revisionBetween(*m_before, *m_after);
+        m_back = revisionBetween(*m_after, *m_before);
+        m_before.reset();
+        m_after.reset();
+    }
+
 private:
     ShootDocument& m_document;
-    ShootDocument::Value m_before;
-    ShootDocument::Value m_after;
+    mutable ShootDocument::Value m_before, m_after; ///< none once settled
+    mutable Revision m_forth, m_back;
     QString m_selectedBefore;
     int m_drag;
 };
 
 ShootDocument::ShootDocument(QObject* parent)
     : QObject(parent)
-    , m_value(std::make_shared<const Shoot>()) {
+    , m_value(std::make_shared<const Shoot>())
+    , m_verdicts(*this) {
     connect(&m_undo, &QUndoStack::cleanChanged, this, &ShootDocument::fileChanged);
 }
 
@@ -50,8 +72,8 @@ void ShootDocument::reset(Shoot shoot, const QString& path, bool recovered) {
     m_path = path;
     m_undo.clear();
     m_setupId = shoot.setups.empty() ? QString() : toQt(shoot.setups.front().id);
-    m_verdicts.clear();
-    setValue(std::make_shared<const Shoot>(std::move(shoot)));
+    const auto revision = revisionBetween(*m_value, shoot);
+    setValue(std::make_shared<const Shoot>(std::move(shoot)), revision);
     if (recovered)
         m_undo.resetClean();
     emit selectionChanged();
@@ -64,18 +86,31 @@ void ShootDocument::markSaved(const QString& path) {
     emit fileChanged();
 }
 
-void ShootDocument::edit(const QString& name, Shoot after, int drag) {
-    if (after == *m_value)
-        return;
-    m_undo.push(new ShootEdit(*this, name, std::make_shared<const Shoot>(std::move(after)), drag));
+bool ShootDocument::edit(const QString& name, Shoot after, int drag) {
+    auto revision = revisionBetween(*m_value, after);
+    if (revision.empty())
+        return true;
+    if (const auto outcome = checkRevision(after, revision); !outcome) {
+        emit refused(messageOf(outcome.error()));
+        return false;
+    }
+    auto* step = new ShootEdit(*this, name, std::make_shared<const Shoot>(std::move(after)),
+                               std::move(revision), drag);
+    const auto* latest = static_cast<const ShootEdit*>(m_undo.command(m_undo.index() - 1));
+    if (latest && (drag == 0 || latest->id() != drag))
+        latest->settle();
+    m_undo.push(step);
+    return true;
 }
 
-void ShootDocument::setValue(Value value, const std::optional<QString>& selected) {
+void ShootDocument::setValue(Value value, const Revision& revision,
+                             const std::optional<QString>& selected) {
     m_value = std::move(value);
     const QString before = m_setupId;
     if (selected)
         m_setupId = *selected;
     keepSelectionValid();
+    emit revisedBy(revision);
     emit changed();
     if (before != m_setupId)
         emit selectionChanged();
@@ -118,45 +153,17 @@ void ShootDocument::selectNeighbour(int step) {
     }
 }
 
-namespace {
-
-std::vector<Setup> neighboursOf(const Shoot& shoot, const Setup& setup) {
-    std::vector<Setup> result;
-    if (const auto* earlier = earlierOnCamera(shoot, setup))
-        result.push_back(*earlier);
-    for (const auto* other : otherCamerasOnScene(shoot, setup))
-        result.push_back(*other);
-    return result;
-}
-
-} // namespace
-
-const Verdict& ShootDocument::verdict(const Setup& setup) {
-    if (m_verdictsFor != m_value) {
-        const bool sameGround = m_verdictsFor && m_verdictsFor->kit == m_value->kit &&
-                                m_verdictsFor->brief == m_value->brief &&
-                                m_verdictsFor->meter == m_value->meter &&
-                                m_verdictsFor->snrFloor == m_value->snrFloor;
-        if (!sameGround)
-            m_verdicts.clear();
-        m_verdictsFor = m_value;
-    }
-    const auto* scene = findScene(*m_value, setup.scene);
-    const Scene empty;
-    const Scene& now = scene ? *scene : empty;
-    const auto neighbours = neighboursOf(*m_value, setup);
-    const auto found = m_verdicts.find(setup.id);
-    if (found != m_verdicts.end() && found->second.setup == setup && found->second.scene == now &&
-        found->second.neighbours == neighbours)
-        return found->second.verdict;
-    auto& cached = m_verdicts[setup.id];
-    cached = {setup, now, neighbours, judge(*m_value, setup)};
-    return cached.verdict;
-}
-
 const Verdict* ShootDocument::verdict() {
     const auto* current = setup();
-    return current ? &verdict(*current) : nullptr;
+    return current ? &m_verdicts.verdict(*current) : nullptr;
+}
+
+const Evaluation* ShootDocument::evaluation() {
+    const auto* current = setup();
+    if (!current)
+        return nullptr;
+    const auto& at = m_verdicts.evaluation(*current);
+    return at ? &*at : nullptr;
 }
 
 } // namespace bslate::app

@@ -1,13 +1,12 @@
 #pragma once
 
-#include "core/judgement/judge.h"
-#include "core/shoot/shoot.h"
+#include "app/document/verdicts.h"
+#include "core/shoot/revision.h"
 
 #include <QObject>
 #include <QString>
 #include <QUndoStack>
 
-#include <map>
 #include <memory>
 #include <optional>
 
@@ -35,8 +34,10 @@ public:
     void markSaved(const QString& path);
 
     /// One undoable step with a name people read. Steps with the same non-zero `drag` that
-    /// follow each other become one; a step that changes nothing is not recorded.
-    void edit(const QString& name, Shoot after, int drag = 0);
+    /// follow each other become one; a step that changes nothing is not recorded. What no file
+    /// could hold or nobody could open again is refused: false, told through refused(), nothing
+    /// changed.
+    bool edit(const QString& name, Shoot after, int drag = 0);
     /// A fresh number for one drag gesture.
     [[nodiscard]] int beginDrag() { return ++m_lastDrag; }
 
@@ -47,35 +48,31 @@ public:
     void select(const QString& setupId);
     void selectNeighbour(int step);
 
-    /// The verdict on a setup, computed once per change of what it depends on.
-    [[nodiscard]] const Verdict& verdict(const Setup& setup);
-    /// Of the selected setup; null when there is none.
+    [[nodiscard]] Verdicts& verdicts() { return m_verdicts; }
+    /// Numbers and judgements of the selected setup, at once; null when there is none, or, for the
+    /// numbers, when it names something missing.
+    [[nodiscard]] const Evaluation* evaluation();
     [[nodiscard]] const Verdict* verdict();
 
 signals:
-    void changed();          ///< the shoot's value
-    void selectionChanged(); ///< the selected setup
-    void fileChanged();      ///< path or modified state
+    void revisedBy(const Revision& revision); ///< what is new in the value; before changed()
+    void changed();                           ///< the shoot's value
+    void refused(const QString& message);     ///< an edit
+    void selectionChanged();                  ///< the selected setup
+    void fileChanged();                       ///< path or modified state
 
 private:
     friend class ShootEdit;
-    void setValue(Value value, const std::optional<QString>& selected = {});
+    void setValue(Value value, const Revision& revision,
+                  const std::optional<QString>& selected = {});
     void keepSelectionValid();
-
-    struct Cached {
-        Setup setup;
-        Scene scene;
-        std::vector<Setup> neighbours; ///< the others its verdict looks at
-        Verdict verdict;
-    };
 
     Value m_value;
     QString m_path;
     QString m_setupId;
     QUndoStack m_undo;
     int m_lastDrag = 0;
-    std::map<std::string, Cached, std::less<>> m_verdicts;
-    Value m_verdictsFor; ///< the value whose kit, brief and meter the cache was made with
+    Verdicts m_verdicts;
 };
 
 } // namespace bslate::app

@@ -140,6 +140,7 @@ void MainWindow::connectParts() {
             connect(page.widget, &StepView::told, this, tell);
             connect(page.widget, &StepView::sheetRequested, this, &MainWindow::showSheet);
         }
+    connect(&m_document, &ShootDocument::refused, this, tellProblem);
     connect(&m_actions, &Actions::refused, this, tellProblem);
     connect(&m_kitActions, &KitActions::refused, this, tellProblem);
     connect(&m_kitActions, &KitActions::told, this, tell);

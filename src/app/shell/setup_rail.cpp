@@ -37,6 +37,7 @@ SetupRail::SetupRail(ShootDocument& document, const Style& style, QWidget* paren
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     connect(&document, &ShootDocument::changed, this, &SetupRail::refresh);
     connect(&document, &ShootDocument::selectionChanged, this, &SetupRail::showSelected);
+    connect(&document.verdicts(), &Verdicts::judged, this, &SetupRail::refresh);
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
     refresh();
 }
@@ -53,7 +54,7 @@ void SetupRail::refresh() {
     const auto* setup = m_document.setup();
     QString value = tr("no setups");
     if (setup) {
-        const auto severity = m_document.verdict(*setup).worst();
+        const auto severity = severityOf(*setup);
         value = tr("%1 of %2: %3 %4, %5")
                     .arg(selectedIndex() + 1)
                     .arg(m_document.shoot().setups.size())
@@ -62,6 +63,7 @@ void SetupRail::refresh() {
     describe(*this, QAccessible::PageTabList, tr("Setups"), value,
              tr("Ctrl+Left and Ctrl+Right move along the rail"));
     setOffset(m_offset);
+    wantVerdicts();
     if (auto shown = shownNow(); shown != m_shown) {
         m_shown = std::move(shown);
         update();
@@ -80,9 +82,27 @@ QStringList SetupRail::shownNow() {
     for (int i = first; i <= last; ++i) {
         const auto& setup = m_document.shoot().setups[static_cast<std::size_t>(i)];
         shown << toQt(setup.number) << toQt(setup.name) << settings(m_document.shoot(), setup)
-              << QString::number(static_cast<int>(m_document.verdict(setup).worst()));
+              << QString::number(static_cast<int>(severityOf(setup)));
     }
     return shown;
+}
+
+// Of the selected setup first, which the panel shows, then of what is in view.
+void SetupRail::wantVerdicts() {
+    std::vector<std::string> wanted;
+    if (const auto* setup = m_document.setup())
+        wanted.push_back(setup->id);
+    const auto [first, last] = inView();
+    for (int i = first; i <= last; ++i)
+        if (const auto& id = m_document.shoot().setups[static_cast<std::size_t>(i)].id;
+            wanted.empty() || id != wanted.front())
+            wanted.push_back(id);
+    m_document.verdicts().want(wanted);
+}
+
+Severity SetupRail::severityOf(const Setup& setup) const {
+    const auto* verdict = m_document.verdicts().known(setup);
+    return verdict ? verdict->worst() : Severity::Good;
 }
 
 void SetupRail::showSelected() {
@@ -148,8 +168,8 @@ void SetupRail::drawSlate(QPainter& painter, const QRectF& box, const Setup& set
                      Qt::AlignLeft | Qt::AlignVCenter,
                      elided(settings(m_document.shoot(), setup), Style::font(TextRole::Secondary),
                             box.right() - x - 4));
-    drawSeverity(painter, QRectF(box.right() - 22, box.top() + 8, 14, 14),
-                 m_document.verdict(setup).worst(), false, t);
+    drawSeverity(painter, QRectF(box.right() - 22, box.top() + 8, 14, 14), severityOf(setup), false,
+                 t);
     if (selected)
         painter.fillRect(QRectF(box.left() + 2, box.bottom() - 1, box.width() - 4, 3), t.marigold);
 }

@@ -28,6 +28,8 @@ protected:
     void resizeEvent(QResizeEvent* event) override;
 
 private:
+    void wantVerdicts();
+    [[nodiscard]] Severity severityOf(const Setup& setup) const;
     void refresh();
     void showSelected();
     void drawSlate(QPainter& painter, const QRectF& box, const Setup& setup, bool selected);

@@ -57,6 +57,7 @@ bool takeShot(MainWindow& window, const Shot& shot) {
                   << "\"; expected " << viewNames(window).join(", ").toStdString() << "\n";
         return false;
     }
+    window.document().verdicts().settle();
     window.verdict().refresh();
     settle();
     if (widget->grab().save(shot.file, "PNG"))

@@ -1,12 +1,10 @@
 #include "app/shell/verdict_panel.h"
 
 #include <QLabel>
-#include <QTimer>
 
 namespace bslate::app {
 
 namespace {
-constexpr int kSettleMs = 25;
 
 // Whose numbers the verdict rests on.
 QString sourceText(CurveSource source) {
@@ -24,25 +22,26 @@ QString sourceText(CurveSource source) {
 
 VerdictPanel::VerdictPanel(Actions& actions, const Style& style, QWidget* parent)
     : FindingList(style, tr("Verdict"), parent)
-    , m_actions(actions)
-    , m_later(new QTimer(this)) {
+    , m_actions(actions) {
     setObjectName(QStringLiteral("verdict"));
     line().setObjectName(QStringLiteral("curve-source"));
-    m_later->setSingleShot(true);
-    connect(m_later, &QTimer::timeout, this, &VerdictPanel::refresh);
-    connect(&actions.document(), &ShootDocument::changed, this,
-            [this] { m_later->start(kSettleMs); });
+    connect(&actions.document().verdicts(), &Verdicts::judged, this, &VerdictPanel::refresh);
     connect(&actions.document(), &ShootDocument::selectionChanged, this, &VerdictPanel::refresh);
-    connect(this, &FindingList::remedyChosen, &actions,
-            [this](const QString& name, const Edit& edit) { m_actions.apply(name, edit); });
+    connect(this, &FindingList::remedyChosen, &actions, [this](const QString& name, Edit edit) {
+        // One of an earlier value would take back what was changed since: show the present ones.
+        if (m_shown == m_actions.document().value())
+            m_actions.apply(name, edit);
+        else
+            refresh();
+    });
     connect(this, &FindingList::accepted, &actions, &Actions::accept);
     connect(this, &FindingList::withdrawn, &actions, &Actions::withdrawAcceptance);
     refresh();
 }
 
 void VerdictPanel::refresh() {
-    m_later->stop();
     const auto* verdict = m_actions.document().verdict();
+    m_shown = m_actions.document().value();
     show(verdict ? &verdict->findings : nullptr,
          verdict && verdict->evaluation ? sourceText(verdict->evaluation->curveSource) : QString());
 }

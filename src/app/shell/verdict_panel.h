@@ -3,8 +3,6 @@
 #include "app/document/actions.h"
 #include "app/shell/finding_list.h"
 
-class QTimer;
-
 namespace bslate::app {
 
 /// What is lost, risky or good in the selected setup, worst first. Follows changes once the
@@ -19,7 +17,7 @@ public:
 
 private:
     Actions& m_actions;
-    QTimer* m_later;
+    ShootDocument::Value m_shown; ///< whose findings are in view
 };
 
 } // namespace bslate::app

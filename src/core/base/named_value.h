@@ -6,8 +6,8 @@
 
 namespace bslate {
 
-/// A name that stands in files, on command lines and in lists for a value. A table holds every value
-/// of its enumeration.
+/// A name that stands in files, on command lines and in lists for a value. A table holds every
+/// value of its enumeration.
 template<class E>
 struct NamedValue {
     std::string_view name;

@@ -15,9 +15,17 @@ enum class Severity { Fault, Caution, Good, Note }; // worst first
 /// `fault`, `caution`, `good` or `note`, as scripts read it.
 [[nodiscard]] std::string_view severityName(Severity severity);
 
+/// Whom it is for.
+enum class Topic {
+    Camera,  ///< whoever sets it up
+    Grading, ///< what post has to undo
+    Safety   ///< everybody
+};
+
 struct Finding {
     std::string_view id;
     Severity severity = Severity::Note;
+    Topic topic = Topic::Camera;
     std::string subject; ///< patch id, or empty when it is about the whole setup
     Facts facts;
     std::string_view source; ///< published source, or "common practice, no source"

@@ -85,6 +85,22 @@ Result<Kit> withProfile(const Kit& kit, Profile profile, const std::vector<std::
     return result;
 }
 
+Kit withoutProfile(Kit kit, const std::string& wanted) {
+    std::erase_if(kit.profiles, [&](const Profile& profile) { return profile.id == wanted; });
+    for (auto& camera : kit.cameras) {
+        std::erase(camera.profiles, wanted);
+        for (auto& mode : camera.modes)
+            std::erase(mode.profiles, wanted);
+        std::erase_if(camera.isoRules, [&](const IsoRule& rule) { return rule.profile == wanted; });
+        for (auto& constraint : camera.constraints)
+            for (auto* list : {&constraint.when, &constraint.then})
+                for (auto& condition : *list)
+                    if (condition.key == SettingKey::Profile && condition.oneOf.size() > 1)
+                        std::erase(condition.oneOf, SettingValue(wanted));
+    }
+    return kit;
+}
+
 Measurement measurementOf(const SeriesFit& fit, std::vector<SeriesReading> readings, double snr) {
     Measurement measured;
     measured.clip = fit.clip;

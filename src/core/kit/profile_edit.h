@@ -14,6 +14,10 @@ namespace bslate {
 [[nodiscard]] Result<Kit> withProfile(const Kit& kit, Profile profile,
                                       const std::vector<std::string>& cameras);
 
+/// `kit` without a profile, and without every mention of it; conditions that name it alone stay,
+/// and checkKit() tells of them.
+[[nodiscard]] Kit withoutProfile(Kit kit, const std::string& profile);
+
 /// What a test found, still without the body, profile and base it belongs to.
 [[nodiscard]] Measurement measurementOf(const SeriesFit& fit, std::vector<SeriesReading> readings,
                                         double snr);

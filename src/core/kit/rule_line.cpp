@@ -57,7 +57,7 @@ Result<SettingValue> valueOf(SettingKey key, const std::string& text) {
 Outcome readRange(Condition& condition, const std::string& low, const std::string& high) {
     if (!isOrdered(condition.key))
         return refuseRule(ErrorCode::WrongType, std::string(nameOf(condition.key)),
-                      "a value or a list: this setting has no order");
+                          "a value or a list: this setting has no order");
     for (const auto& [text, bound] :
          {std::pair(low, &condition.atLeast), std::pair(high, &condition.atMost)}) {
         if (text.empty())
@@ -79,7 +79,8 @@ Result<Condition> conditionFrom(const std::string& word) {
     condition.key = *key;
     const bool bounded = word[at] != '=';
     if (bounded && word.substr(at + 1, 1) != "=")
-        return refuseRule(ErrorCode::WrongType, word, "= or >= or <= between a setting and its value");
+        return refuseRule(ErrorCode::WrongType, word,
+                          "= or >= or <= between a setting and its value");
     const std::string text = word.substr(at + (bounded ? 2 : 1));
     const auto dots = text.find("..");
     Outcome outcome = Done{};
@@ -209,7 +210,7 @@ Result<IsoRule> isoRuleFrom(const std::string& line) {
             rule.codec = unquoted(word.substr(6));
         else if (word.find('-') == std::string::npos)
             return refuseRule(ErrorCode::WrongType, word,
-                          "profile=, codec=, recorded, index, note or a range 100-51200");
+                              "profile=, codec=, recorded, index, note or a range 100-51200");
         else if (auto outcome = readIsoRange(rule, word); !outcome)
             return outcome.error();
     }
@@ -228,7 +229,8 @@ Result<Constraint> constraintFrom(const std::string& line) {
     const std::string why = colon < line.size() ? line.substr(colon + 1) : std::string();
     const auto start = why.find_first_not_of(" \t");
     if (start == std::string::npos)
-        return refuseRule(ErrorCode::EmptyText, line, "a colon and why, in words a person understands");
+        return refuseRule(ErrorCode::EmptyText, line,
+                          "a colon and why, in words a person understands");
     constraint.reason = why.substr(start, why.find_last_not_of(" \t") - start + 1);
     bool after = false;
     for (const auto& word : ruleWords(line.substr(0, colon))) {
@@ -249,7 +251,8 @@ Result<Constraint> constraintFrom(const std::string& line) {
         (after ? constraint.then : constraint.when).push_back(*std::move(condition));
     }
     if (constraint.then.empty())
-        return refuseRule(ErrorCode::EmptyText, line, "requires, excludes or limits, and a setting");
+        return refuseRule(ErrorCode::EmptyText, line,
+                          "requires, excludes or limits, and a setting");
     return constraint;
 }
 

@@ -235,6 +235,22 @@ Result<NdLabel> parseNdLabel(std::string_view text) {
     return label;
 }
 
+Result<Stops> parseNdTotal(std::string_view text) {
+    if (const auto plain = scan(text, "an ND");
+        plain && plain->prefix.empty() && plain->unit.empty() && plain->value == 0)
+        return Stops(0);
+    Stops total(0);
+    for (std::size_t from = 0; from <= text.size();) {
+        const auto to = std::min(text.find('+', from), text.size());
+        const auto label = parseNdLabel(text.substr(from, to - from));
+        if (!label)
+            return label.error();
+        total += lossOf(*label);
+        from = to + 1;
+    }
+    return total;
+}
+
 Result<DataRate> parseDataRate(std::string_view text) {
     return readAs<DataRate>(text, {"a bit rate such as 180Mb/s or 22.5MB/s, above 0",
                                    {},

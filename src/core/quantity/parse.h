@@ -47,6 +47,9 @@ namespace bslate {
 /// as ambiguous. Up to 20 stops.
 [[nodiscard]] Result<NdLabel> parseNdLabel(std::string_view text);
 
+/// The loss of marks added up, `ND0.6`, `ND 0.3 + 0.6`, `ND8 + 2 stops`; `0` is none.
+[[nodiscard]] Result<Stops> parseNdTotal(std::string_view text);
+
 /// `180Mb/s`, `180 Mbps`, `22.5MB/s`, `2.1 Gb/s`; (0, 1e12] bit/s; b is bits, B is bytes.
 [[nodiscard]] Result<DataRate> parseDataRate(std::string_view text);
 

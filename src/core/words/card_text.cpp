@@ -61,9 +61,9 @@ Card cardOf(const Shoot& shoot, const Setup& setup, const Translator& translate)
             card.accepted.push_back(title + ": " + *finding.accepted);
         else if (finding.severity == Severity::Fault || finding.severity == Severity::Caution)
             card.open.push_back(title);
-        if (finding.id == "rated-over" || finding.id == "rated-under")
+        if (finding.topic == Topic::Grading)
             card.grading.push_back(title + ". " + reasonOf(finding, translate));
-        if (finding.id.starts_with("safety-"))
+        if (finding.topic == Topic::Safety)
             card.safety.push_back(title + ". " + reasonOf(finding, translate));
     }
     return card;

@@ -200,7 +200,7 @@ void CadenceView::refresh() {
         return; // showEvent catches up
     auto& document = m_actions.document();
     const auto* setup = document.setup();
-    const auto* verdict = document.verdict();
+    const auto* at = document.evaluation();
     m_title->setText(setup ? QStringLiteral("%1  %2").arg(toQt(setup->number), toQt(setup->name))
                            : tr("Cadence"));
     for (QWidget* part : std::initializer_list<QWidget*>{m_school, m_payer, m_rate, m_shutter})
@@ -211,11 +211,11 @@ void CadenceView::refresh() {
         m_payer->setCurrentIndex(static_cast<int>(setup->payer));
     }
     const auto context = setup ? resolve(document.shoot(), *setup) : Result<SetupContext>(Error{});
-    if (!setup || !verdict || !verdict->evaluation || !context)
+    if (!setup || !at || !context)
         return showNothing();
-    showShutter(*context, *verdict->evaluation);
-    showMotion(*context, *verdict->evaluation);
-    m_subtitle->setText(subtitle(*context, *verdict->evaluation));
+    showShutter(*context, *at);
+    showMotion(*context, *at);
+    m_subtitle->setText(subtitle(*context, *at));
 }
 
 void CadenceView::showNothing() {

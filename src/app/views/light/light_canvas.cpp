@@ -43,7 +43,7 @@ void LightCanvas::refresh() {
     if (const auto* setup = document.setup()) {
         if (const auto context = resolve(*m_value, *setup))
             m_context = *context;
-        m_at = document.verdict(*setup).evaluation;
+        m_at = document.verdicts().evaluation(*setup);
     }
     findTargets();
     arrangeHandles();

@@ -27,19 +27,9 @@ const Patch* keyPatch(const Scene& scene) {
     return scene.patches.empty() ? nullptr : &scene.patches.front();
 }
 
-// "ND0.6", "ND 0.3 + 0.6", "ND8 + 2 stops" are entered as a total; several marks may be added.
 Result<Stops> ndTotal(const QString& text) {
-    if (text.trimmed().compare(QObject::tr("none"), Qt::CaseInsensitive) == 0 ||
-        text.trimmed() == QStringLiteral("0"))
-        return Stops(0.0);
-    Stops total{0.0};
-    for (const auto& part : text.split(QLatin1Char('+'))) {
-        const auto label = parseNdLabel(fromQt(part));
-        if (!label)
-            return label.error();
-        total += lossOf(*label);
-    }
-    return total;
+    const bool none = text.trimmed().compare(QObject::tr("none"), Qt::CaseInsensitive) == 0;
+    return none ? Stops(0) : parseNdTotal(fromQt(text));
 }
 
 template<class T>
@@ -122,14 +112,14 @@ QString LightTrain::stepName(Link link) {
 void LightTrain::refresh() {
     auto& document = m_actions.document();
     const auto* setup = document.setup();
-    const auto* verdict = document.verdict();
+    const auto* evaluation = document.evaluation();
     setEnabled(setup != nullptr);
-    if (!setup || !verdict || !verdict->evaluation) {
+    if (!setup || !evaluation) {
         for (auto* block : m_blocks)
             block->show(QStringLiteral("\u2013"), {}, false, false);
         return;
     }
-    const auto& at = *verdict->evaluation;
+    const auto& at = *evaluation;
     const auto* key = keyPatch(*document.scene());
     const auto& meter = document.shoot().meter;
     const auto payer = setup->payer;

@@ -9,6 +9,8 @@
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
 
+#include "core/judgement/cautions.h"
+
 #include <QComboBox>
 #include <QKeyEvent>
 #include <QLabel>
@@ -145,14 +147,13 @@ void LightView::refresh() {
         m_payer->setCurrentIndex(static_cast<int>(setup->payer));
     }
     QStringList warnings;
-    if (const auto* verdict = document.verdict())
-        for (const auto& finding : verdict->findings)
-            if (finding.id.starts_with("safety-"))
-                warnings << QStringLiteral("\u26a0 %1: %2")
-                                .arg(toQt(titleOf(finding, translator())),
-                                     toQt(reasonOf(finding, translator())));
+    if (scene)
+        for (const auto& caution : cautionsOf(*scene))
+            warnings << QStringLiteral("\u26a0 %1: %2")
+                            .arg(toQt(titleOf(caution, translator())),
+                                 toQt(reasonOf(caution, translator())));
     m_safety->setText(warnings.join(QLatin1Char('\n')));
-    m_safety->setVisible(scene && !warnings.isEmpty());
+    m_safety->setVisible(!warnings.isEmpty());
     m_train->refresh();
     m_canvas->refresh();
 }

@@ -192,8 +192,7 @@ void RecordView::showCursor() {
         return;
     const auto* area = findArea(*context->camera, m_canvas->layer());
     m_layer->setText(area ? tr("Area: %1").arg(toQt(area->name)) : tr("All areas"));
-    const auto* verdict = m_actions.document().verdict();
-    const auto* now = verdict && verdict->evaluation ? &*verdict->evaluation : nullptr;
+    const auto* now = m_actions.document().evaluation();
     const auto* cell = m_canvas->current();
     m_openings.clear();
     if (!cell) {

@@ -26,6 +26,7 @@ static void ratingDiffers(const Case& now, Findings& out) {
     Finding finding;
     finding.id = offset < 0 ? "rated-over" : "rated-under";
     finding.severity = Severity::Note;
+    finding.topic = Topic::Grading;
     finding.source = "definition of exposure index; the rating LUT undoes it";
     finding.facts = {{"by", now.at.ratingOffset},
                      {"ei", now.context.setup->rating},

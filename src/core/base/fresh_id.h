@@ -4,7 +4,7 @@
 
 #include <string>
 
-namespace bslate::app {
+namespace bslate {
 
 /// The first free id of the form prefix-n.
 template<class Items>
@@ -16,4 +16,4 @@ template<class Items>
     }
 }
 
-} // namespace bslate::app
+} // namespace bslate
