@@ -58,6 +58,22 @@ TEST_F(Window, ARemedyIsOneClickAndOneUndo) {
     EXPECT_NE(rowOf(*this, "patch-clipped:sky"), nullptr);
 }
 
+// A remedy is a whole setup: one of an earlier value would take back what was changed since.
+TEST_F(Window, ARemedyOfAnEarlierValueTakesNothingBack) {
+    auto* row = rowOf(*this, "place-or-highlight");
+    ASSERT_NE(row, nullptr);
+    auto* cure = row->findChild<QPushButton*>();
+    const auto before = setup().rating;
+    window->actionsOnShoot().setSchool(School::Raw);
+    const auto changed = window->document().shoot();
+    cure->click(); // before anything was judged again
+    EXPECT_EQ(window->document().shoot(), changed);
+    EXPECT_EQ(setup().rating, before);
+    window->document().undoStack().undo();
+    rowOf(*this, "place-or-highlight")->findChild<QPushButton*>()->click();
+    EXPECT_NE(window->document().shoot(), changed) << "the present one works";
+}
+
 TEST_F(Window, AcceptingNeedsAReasonIsRememberedAndCanBeTakenBack) {
     auto* row = rowOf(*this, "patch-clipped:sky");
     QPushButton* letGo = nullptr;

@@ -44,7 +44,7 @@ void DialInPanel::refresh() {
     QStringList spoken;
     for (const auto& row : m_card.rows)
         spoken << QStringLiteral("%1 %2%3").arg(toQt(nameOf(row.field, translator())),
-                                                toQt(row.value),
+                                                toQt(reasonOf(row.value, translator())),
                                                 row.changed ? tr(", changed") : QString());
     describe(*this, QAccessible::List, tr("Dial in"), spoken.join(QStringLiteral("; ")));
     update();

@@ -29,7 +29,8 @@ double drawDialInRows(QPainter& painter, const QRectF& area, const DialInCard& c
         painter.setPen(row.changed ? t.marigold : t.ink);
         const double room = area.width() - kLabelWidth;
         painter.drawText(QRectF(area.left() + kLabelWidth, y, room, rowHeight),
-                         Qt::AlignLeft | Qt::AlignVCenter, elided(toQt(row.value), value, room));
+                         Qt::AlignLeft | Qt::AlignVCenter,
+                         elided(toQt(reasonOf(row.value, translator())), value, room));
         y += rowHeight;
     }
     return y;

@@ -4,7 +4,6 @@
 
 #include "core/facts/lattice.h"
 #include "core/facts/neighbours.h"
-#include "core/quantity/print.h"
 
 #include <algorithm>
 #include <cmath>
@@ -14,57 +13,66 @@ namespace {
 
 using Rows = std::vector<DialInRow>;
 
-std::string shutterText(const SetupContext& context, const Evaluation&) {
+Reason shutterOn(const SetupContext& context) {
     const auto& setup = *context.setup;
     const auto dial = nearestOnDial(context.camera->shutter, setup.shutter, setup.rate);
-    const auto time = print(exposureTime(dial, setup.rate));
-    const auto angle = print(shutterAngle(dial, setup.rate));
-    return std::holds_alternative<ShutterAngle>(dial) ? angle + "  (" + time + ")"
-                                                      : time + "  (" + angle + ")";
+    Facts facts = {{"time", exposureTime(dial, setup.rate)},
+                   {"angle", Shutter(shutterAngle(dial, setup.rate))}};
+    return {std::holds_alternative<ShutterAngle>(dial) ? "dial-angle" : "dial-time",
+            std::move(facts)};
 }
 
-std::string ratingText(const Evaluation& at, const Setup& setup) {
-    const std::string number = print(setup.rating);
-    switch (at.iso) {
-    case IsoBehaviour::Recorded:
-        return "ISO " + number;
-    case IsoBehaviour::Index:
-        return "EI " + number;
-    case IsoBehaviour::Note:
-        return "EI " + number + "  (note)";
-    }
-    return number;
+Reason ratingOn(const Evaluation& at, const Setup& setup) {
+    const std::string_view id = at.iso == IsoBehaviour::Recorded ? "dial-iso"
+                                : at.iso == IsoBehaviour::Index  ? "dial-ei"
+                                                                 : "dial-ei-note";
+    return {id, {{"ei", setup.rating}}};
 }
 
 // What it is captured at and what it plays at.
-std::string rateText(const Shoot& shoot, const Setup& setup) {
-    const std::string capture = print(setup.rate) + " p";
-    return setup.rate == shoot.brief.rate ? capture : capture + " for " + print(shoot.brief.rate);
+Reason rateOn(const Shoot& shoot, const Setup& setup) {
+    if (setup.rate == shoot.brief.rate)
+        return {"dial-rate", {{"rate", setup.rate}}};
+    return {"dial-rate-for", {{"rate", setup.rate}, {"delivery", shoot.brief.rate}}};
 }
 
-// The rate regions that have this rate; empty when the camera knows none.
-std::string regionText(const SetupContext& context) {
-    std::string text;
-    for (const auto& id :
-         regionsFor(*context.camera, *context.mode, context.setup->rate, context.shoot->brief.rate))
-        text += (text.empty() ? "" : " or ") + id;
-    return text;
+// The rate regions that have this rate; none when the camera knows none.
+std::optional<Reason> regionOn(const SetupContext& context) {
+    std::optional<Reason> told;
+    const auto regions =
+        regionsFor(*context.camera, *context.mode, context.setup->rate, context.shoot->brief.rate);
+    for (auto id = regions.rbegin(); id != regions.rend(); ++id)
+        told =
+            told ? Reason{"dial-or", {{"name", *id}, {"other", ReasonList{{*told}}}}} : named(*id);
+    return told;
 }
 
 // Where the recording goes: the best card at hand that holds it.
-std::string cardText(const RecordingFacts& facts) {
+Reason cardIn(const RecordingFacts& facts) {
     if (facts.card.empty())
-        return "none fits";
-    return facts.card + ", " + facts.slot + (facts.cardHolds ? "" : " (too slow)");
+        return {"dial-no-card", {}};
+    return {facts.cardHolds ? "dial-card" : "dial-card-slow",
+            {{"card", facts.card}, {"slot", facts.slot}}};
 }
 
-std::string filterText(const SetupContext& context) {
-    std::string text;
+Reason filtersOn(const SetupContext& context) {
+    std::string names;
     for (const auto& id : context.setup->filters)
         for (const auto& filter : filtersFor(context.shoot->kit, *context.camera))
             if (filter.id == id)
-                text += (text.empty() ? "" : " + ") + filter.name;
-    return text.empty() ? "none" : text;
+                names += (names.empty() ? "" : " + ") + filter.name;
+    return names.empty() ? Reason{"dial-no-filter", {}} : named(names);
+}
+
+Reason secondSlotOn(SecondSlot use) {
+    constexpr std::string_view kIds[] = {"dial-unused", "dial-mirror", "dial-relay", "dial-proxy"};
+    return {kIds[static_cast<int>(use)], {}};
+}
+
+Reason zebraOn(const ZebraValue& zebra) {
+    if (!zebra.reachable)
+        return {"dial-out-of-reach", {}};
+    return {"dial-level", {{"level", zebra.set}}};
 }
 
 bool cellRecordsSound(const SetupContext& context) {
@@ -79,35 +87,34 @@ Rows rowsOf(const Shoot& shoot, const Setup& setup) {
         return {};
     const auto at = evaluate(*context);
     Rows rows = {
-        {DialInField::Camera, context->camera->name, false},
-        {DialInField::Recording, context->mode->name, false},
-        {DialInField::Rate, rateText(shoot, setup), false},
-        {DialInField::Shutter, shutterText(*context, at), false},
-        {DialInField::Profile, context->profile->name, false},
-        {DialInField::Base, "ISO " + print(at.base), false},
-        {DialInField::Rating, ratingText(at, setup), false},
-        {DialInField::White, print(whiteOnDial(*context->camera, setup.white)), false},
-        {DialInField::Iris, print(setup.iris), false},
-        {DialInField::Nd, filterText(*context), false},
+        {DialInField::Camera, named(context->camera->name)},
+        {DialInField::Recording, named(context->mode->name)},
+        {DialInField::Rate, rateOn(shoot, setup)},
+        {DialInField::Shutter, shutterOn(*context)},
+        {DialInField::Profile, named(context->profile->name)},
+        {DialInField::Base, {"dial-iso", {{"ei", at.base}}}},
+        {DialInField::Rating, ratingOn(at, setup)},
+        {DialInField::White,
+         {"dial-white", {{"white", whiteOnDial(*context->camera, setup.white)}}}},
+        {DialInField::Iris, {"dial-iris", {{"iris", setup.iris}}}},
+        {DialInField::Nd, filtersOn(*context)},
     };
-    if (const std::string region = regionText(*context); !region.empty())
-        rows.insert(rows.begin() + 3, {DialInField::Region, region, false});
+    if (auto region = regionOn(*context))
+        rows.insert(rows.begin() + 3, {DialInField::Region, *std::move(region)});
     if (!shoot.kit.cards.empty())
-        rows.push_back({DialInField::Card, cardText(at.recording), false});
-    if (setup.secondSlot != SecondSlot::Unused) {
-        constexpr const char* kUses[] = {"", "mirror", "relay", "proxy"};
-        rows.push_back({DialInField::SecondSlot, kUses[static_cast<int>(setup.secondSlot)], false});
-    }
+        rows.push_back({DialInField::Card, cardIn(at.recording)});
+    if (setup.secondSlot != SecondSlot::Unused)
+        rows.push_back({DialInField::SecondSlot, secondSlotOn(setup.secondSlot)});
     if (!cellRecordsSound(*context))
-        rows.push_back({DialInField::Sound, "off in this mode", false});
+        rows.push_back({DialInField::Sound, {"dial-no-sound", {}}});
     if (at.iso == IsoBehaviour::Recorded && context->camera->bases.size() == 1)
         std::erase_if(rows, [](const auto& row) { return row.field == DialInField::Base; });
     for (const auto& zebra : at.zebra)
         rows.push_back(
             {zebra.use == ZebraUse::Skin ? DialInField::ZebraSkin : DialInField::ZebraGuard,
-             zebra.reachable ? print(zebra.set) : "out of reach", false});
+             zebraOn(zebra)});
     if (setup.bank > 0)
-        rows.push_back({DialInField::Bank, std::to_string(setup.bank), false});
+        rows.push_back({DialInField::Bank, {"dial-bank", {{"bank", setup.bank}}}});
     return rows;
 }
 
@@ -128,7 +135,7 @@ DialInCard dialIn(const Shoot& shoot, const Setup& setup) {
     for (auto& row : card.rows) {
         const auto same = std::find_if(before.begin(), before.end(),
                                        [&](const auto& old) { return old.field == row.field; });
-        row.changed = same == before.end() || same->value != row.value;
+        row.changed = same == before.end() || !(same->value == row.value);
     }
     return card;
 }

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/shoot/shoot.h"
+#include "core/facts/reason.h"
 
 #include <string>
 #include <vector>
@@ -30,7 +30,7 @@ enum class DialInField {
 
 struct DialInRow {
     DialInField field = DialInField::Camera;
-    std::string value;
+    Reason value;         ///< worded by reasonOf()
     bool changed = false; ///< differs from the last setup on the same camera
 
     friend bool operator==(const DialInRow&, const DialInRow&) = default;

@@ -33,6 +33,7 @@ struct Reason;
 /// Clauses told one after the other.
 struct ReasonList {
     std::vector<Reason> all;
+    friend bool operator==(const ReasonList&, const ReasonList&);
 };
 
 /// One number or name that a sentence uses.
@@ -44,6 +45,7 @@ using FactValue =
 struct Fact {
     std::string_view name; ///< always a literal
     FactValue value;
+    friend bool operator==(const Fact&, const Fact&) = default;
 };
 using Facts = std::vector<Fact>;
 
@@ -52,6 +54,15 @@ using Facts = std::vector<Fact>;
 struct Reason {
     std::string_view id;
     Facts facts;
+    friend bool operator==(const Reason&, const Reason&) = default;
 };
+inline bool operator==(const ReasonList& a, const ReasonList& b) {
+    return a.all == b.all;
+}
+
+/// A name as it stands.
+[[nodiscard]] inline Reason named(std::string name) {
+    return {"named", {{"name", std::move(name)}}};
+}
 
 } // namespace bslate

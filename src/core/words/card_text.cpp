@@ -72,8 +72,8 @@ Card cardOf(const Shoot& shoot, const Setup& setup, const Translator& translate)
 std::string cardText(const Card& card, const Translator& translate) {
     std::string text = card.heading + "\n" + card.place + "\n\n";
     for (const auto& row : card.dials.rows)
-        text += padded(nameOf(row.field, translate), 14) + (row.changed ? "* " : "  ") + row.value +
-                "\n";
+        text += padded(nameOf(row.field, translate), 14) + (row.changed ? "* " : "  ") +
+                reasonOf(row.value, translate) + "\n";
     if (!card.dials.after.empty())
         text += say(translate, "* changed since") + std::string(" ") + card.dials.after + "\n";
     appendList(text, say(translate, "Where the scene lands (stops viewed, level)"), card.patches);

@@ -2,6 +2,8 @@
 
 #include "core/words/sentences_day.h"
 
+#include <span>
+
 namespace bslate {
 namespace {
 
@@ -294,18 +296,42 @@ constexpr Sentence kReasons[] = {
     {"open-cell", "nearest open: {mode} at {rate}", ""},
 };
 
+// What is set on a dial.
+constexpr Sentence kDials[] = {
+    {"named", "{name}", ""},
+    {"dial-angle", "{angle}  ({time})", ""},
+    {"dial-time", "{time}  ({angle})", ""},
+    {"dial-iso", "ISO {ei}", ""},
+    {"dial-ei", "EI {ei}", ""},
+    {"dial-ei-note", "EI {ei}  (note)", ""},
+    {"dial-rate", "{rate} p", ""},
+    {"dial-rate-for", "{rate} p for {delivery}", ""},
+    {"dial-or", "{name} or {other}", ""},
+    {"dial-no-card", "none fits", ""},
+    {"dial-card", "{card}, {slot}", ""},
+    {"dial-card-slow", "{card}, {slot} (too slow)", ""},
+    {"dial-no-filter", "none", ""},
+    {"dial-unused", "not used", ""},
+    {"dial-mirror", "mirror", ""},
+    {"dial-relay", "relay", ""},
+    {"dial-proxy", "proxy", ""},
+    {"dial-out-of-reach", "out of reach", ""},
+    {"dial-level", "{level}", ""},
+    {"dial-white", "{white}", ""},
+    {"dial-iris", "{iris}", ""},
+    {"dial-no-sound", "off in this mode", ""},
+    {"dial-bank", "{bank}", ""},
+};
+
 } // namespace
 
 const Sentence* findSentence(std::string_view id) {
-    for (const auto& sentence : kFindings)
-        if (sentence.id == id)
-            return &sentence;
-    for (const auto& sentence : kReasons)
-        if (sentence.id == id)
-            return &sentence;
-    for (const auto& sentence : kRemedies)
-        if (sentence.id == id)
-            return &sentence;
+    for (const auto& table :
+         {std::span<const Sentence>(kFindings), std::span<const Sentence>(kReasons),
+          std::span<const Sentence>(kRemedies), std::span<const Sentence>(kDials)})
+        for (const auto& sentence : table)
+            if (sentence.id == id)
+                return &sentence;
     return findDaySentence(id);
 }
 

@@ -300,7 +300,7 @@ TEST(DialIn, ValuesAreInTheCamerasIncrements) {
     const auto value = [&](DialInField field) {
         for (const auto& row : card.rows)
             if (row.field == field)
-                return row.value;
+                return reasonOf(row.value);
         return std::string("missing");
     };
     EXPECT_EQ(value(DialInField::Shutter), "1/50 s  (172.8\u00b0)");

@@ -224,7 +224,7 @@ TEST(RecordingRules, ARelayIsOfferedWhenBothCardsOutlastTheTake) {
     EXPECT_NEAR(verdict.evaluation->recording.recordTime->value(), 2 * 128e9 * 8 / 240e6, 1);
     const auto card = dialIn(after, after.setups[0]);
     EXPECT_TRUE(std::any_of(card.rows.begin(), card.rows.end(), [](const DialInRow& row) {
-        return row.field == DialInField::SecondSlot && row.value == "relay";
+        return row.field == DialInField::SecondSlot && row.value.id == "dial-relay";
     }));
 }
 

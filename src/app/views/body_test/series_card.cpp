@@ -28,11 +28,11 @@ Card seriesCard(const SeriesPlan& plan, const Kit& kit, const Camera& camera,
     card.place = fromQt(tr("%1, base %2. Grey card evenly lit, lens a little out of focus.")
                             .arg(toQt(profile.name), toQt(print(plan.base))));
     card.dials.rows = {
-        {DialInField::Camera, camera.name, false},
-        {DialInField::Profile, profile.name, false},
-        {DialInField::Base, "ISO " + print(plan.base), false},
-        {DialInField::Rate, print(plan.rate) + " p", false},
-        {DialInField::White, fromQt(tr("preset, as the lamp; never automatic")), false}};
+        {DialInField::Camera, named(camera.name)},
+        {DialInField::Profile, named(profile.name)},
+        {DialInField::Base, {"dial-iso", {{"ei", plan.base}}}},
+        {DialInField::Rate, {"dial-rate", {{"rate", plan.rate}}}},
+        {DialInField::White, named(fromQt(tr("preset, as the lamp; never automatic")))}};
     const auto filters = filtersFor(kit, camera);
     CardList frames{fromQt(tr("Frames, in this order: stop, shutter, iris, ND")), {}, true};
     int number = 1;
