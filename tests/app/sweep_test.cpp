@@ -115,8 +115,8 @@ TEST_F(Sweep, EveryControlOfEverySetupWhoeverPays) {
                 ASSERT_TRUE(context.ok());
                 const int steps = document.undoStack().index();
                 actions.turnControl("turn", turn.how(setup, *context));
-                const std::string where =
-                    setup.number + ", " + turn.name + ", " + std::string(bslate::nameOf(payer)) + ": ";
+                const std::string where = setup.number + ", " + turn.name + ", " +
+                                          std::string(bslate::nameOf(payer)) + ": ";
                 if (document.undoStack().index() == steps)
                     continue; // refused, or nothing to turn
                 ++turned;

@@ -44,7 +44,8 @@ void listShots(const MainWindow& window, std::ostream& out) {
                     << shot.setup.toStdString() << "\t" << shot.theme.toStdString() << "\n";
     for (const auto& sheet : sheets())
         if (sheet.shot)
-            out << sheet.name << "\t" << sheet.name << "\t" << sheet.shot << "\tslate\n";
+            out << sheet.name << "\t" << sheet.name << "\t" << (*sheet.shot ? sheet.shot : "-")
+                << "\tslate\n";
 }
 
 bool takeShot(MainWindow& window, const Shot& shot) {

@@ -20,7 +20,7 @@ struct Shot {
 /// Pages of the steps, and sheets.
 [[nodiscard]] QStringList viewNames(const MainWindow& window);
 
-/// The pictures in docs/screenshots, one a line: file, view, setup (empty: any) and theme, with
+/// The pictures in docs/screenshots, one a line: file, view, setup (-: any) and theme, with
 /// tabs.
 void listShots(const MainWindow& window, std::ostream& out);
 
