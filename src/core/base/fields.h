@@ -62,6 +62,12 @@ struct List {
     std::size_t most = kMostItems;
     const char* what = "of them"; ///< for the message, "takes a day"
 };
+template<class Item>
+List(Item) -> List<Item>;
+template<class Item>
+List(Item, std::size_t) -> List<Item>;
+template<class Item>
+List(Item, std::size_t, const char*) -> List<Item>;
 /// Flags of the struct as the list of the names of those that are set.
 template<class T>
 struct Flags {
@@ -72,6 +78,8 @@ template<class... Fields>
 struct Group {
     std::tuple<Fields...> fields;
 };
+template<class... Fields>
+Group(std::tuple<Fields...>) -> Group<Fields...>;
 /// Read and written by code of its own, known by the tag (io/json/custom_json.h).
 template<class Tag>
 struct Custom {};

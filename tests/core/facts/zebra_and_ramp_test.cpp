@@ -3,6 +3,7 @@
 #include "core/facts/look_compare.h"
 #include "core/facts/ramp.h"
 #include "core/facts/tested_zebra.h"
+#include "core/facts/zebra.h"
 #include "support/sample_shoot.h"
 
 #include <gtest/gtest.h>
