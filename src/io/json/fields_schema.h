@@ -111,8 +111,11 @@ template<class T, class Access, class Form>
 void addField(Json& object, const Field<Access, Form>& field, Json& definitions) {
     Json node = of(field.form, definitions);
     // Beside a reference nothing counts: it is told around it.
-    if (node.contains("$ref"))
-        node = {{"allOf", Json::array({node})}};
+    if (node.contains("$ref")) {
+        Json around = Json::object();
+        around["allOf"].push_back(std::move(node));
+        node = std::move(around);
+    }
     describe(node, field);
     addDefault<T>(node, field);
     object["properties"][field.key] = std::move(node);
@@ -155,7 +158,9 @@ Json referenceTo(Json& definitions) {
         addFields<T>(object, definitions);
         definitions[name] = std::move(object);
     }
-    return {{"$ref", "#/definitions/" + name}};
+    Json reference = Json::object();
+    reference["$ref"] = "#/definitions/" + name;
+    return reference;
 }
 
 } // namespace bslate::io

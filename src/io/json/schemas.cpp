@@ -3,6 +3,8 @@
 #include "io/json/fields_schema.h"
 #include "io/json/kit_json.h"
 
+#include <algorithm>
+
 namespace bslate::io {
 namespace {
 
@@ -82,10 +84,9 @@ std::string formText(const Json& node) {
 }
 
 bool isRequired(const Json& object, const std::string& key) {
-    for (const auto& name : object["required"])
-        if (name == key)
-            return true;
-    return false;
+    const Json required = object.value("required", Json::array());
+    return std::any_of(required.begin(), required.end(),
+                       [&](const Json& name) { return name == key; });
 }
 
 void addTable(std::string& text, const std::string& name, const Json& object) {
