@@ -98,6 +98,18 @@ TEST(ShootSettings, RefuseWhatNoMeterHas) {
         EXPECT_EQ(sheet.result(), sample::shoot()) << name;
         type(name, good);
     }
+    // What no file could hold stays in the sheet, and the reason stands below it.
+    auto* title = sheet.findChildren<QLineEdit*>().front();
+    const QString before = title->text();
+    title->setText(QString(4001, QLatin1Char('x')));
+    sheet.accept();
+    EXPECT_EQ(sheet.result(), sample::shoot());
+    bool told = false;
+    for (auto* label : sheet.findChildren<QLabel*>())
+        told = told || label->text().contains(QStringLiteral("4000 bytes"));
+    EXPECT_TRUE(told);
+    EXPECT_EQ(title->text().size(), 4001);
+    title->setText(before);
     sheet.accept();
     EXPECT_EQ(sheet.result().meter, (MeterCalibration{14, 330}));
     EXPECT_EQ(sheet.result().snrFloor, 1);

@@ -51,7 +51,7 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
     , m_notice(new NoticeBar(style)) {
     setObjectName(QStringLiteral("main-window"));
     setAcceptDrops(true);
-    setMinimumSize(1080, 700);
+    setMinimumSize(1200, 700); // below, texts would be cut
     m_ask = [this] {
         QMessageBox box(QMessageBox::Question, tr("Unsaved changes"), {},
                         QMessageBox::Save | QMessageBox::Discard | QMessageBox::Cancel, this);

@@ -8,6 +8,7 @@
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 
+#include "core/shoot/revision.h"
 #include "core/shoot/shoot_fields.h"
 
 #include <QCheckBox>
@@ -180,6 +181,10 @@ void SetupSheet::accept() {
     } else {
         after.rate = *rate;
     }
+    Revision revision;
+    revision.setups.put = {after};
+    if (const auto sound = checkRevision(m_shoot, revision); !sound)
+        return refuse(messageOf(sound.error()));
     m_setup = after;
     QDialog::accept();
 }

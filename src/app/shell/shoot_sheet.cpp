@@ -4,6 +4,7 @@
 #include "app/document/text.h"
 #include "core/quantity/print.h"
 
+#include "core/shoot/revision.h"
 #include "core/shoot/shoot_fields.h"
 
 #include <QComboBox>
@@ -78,11 +79,15 @@ void ShootSheet::accept() {
         return refuse(tr("C is a number from 100 to 600; 250 for a flat receptor."));
     if (!snr)
         return refuse(tr("The noise floor is a ratio from 0.1 to 100; 2 is practical."));
-    m_shoot.title = fromQt(m_title->text().trimmed());
-    m_shoot.note = fromQt(m_note->text());
-    m_shoot.days = m_days->value();
-    m_shoot.meter = {*k, *c};
-    m_shoot.snrFloor = *snr;
+    Shoot after = m_shoot;
+    after.title = fromQt(m_title->text().trimmed());
+    after.note = fromQt(m_note->text());
+    after.days = m_days->value();
+    after.meter = {*k, *c};
+    after.snrFloor = *snr;
+    if (const auto sound = checkRevision(after, revisionBetween(m_shoot, after)); !sound)
+        return refuse(messageOf(sound.error()));
+    m_shoot = std::move(after);
     QDialog::accept();
 }
 

@@ -61,7 +61,7 @@ BriefBar::BriefBar(Actions& actions, const Style&, QWidget* parent)
                             static_cast<QWidget*>(m_turnaround), static_cast<QWidget*>(m_schools),
                             static_cast<QWidget*>(m_ambient)})
         row->addWidget(widget, widget == m_by ? 1 : 0);
-    m_by->setMinimumWidth(60);
+    m_by->setMinimumWidth(48);
     m_by->setMaximumWidth(400);
     m_by->setPlaceholderText(tr("graded by"));
     for (auto* line : {m_size, m_rate, m_by, m_ambient})
