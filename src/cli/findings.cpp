@@ -110,11 +110,12 @@ Json derivedJson(const Verdict& verdict) {
 Json findingsJson(const std::vector<Finding>& findings) {
     Json list = Json::array();
     for (const auto& finding : findings) {
-        Json node = {{"id", finding.id},
+        const auto& kind = kindOf(finding.id);
+        Json node = {{"id", kind.key},
                      {"severity", severityName(finding.severity)},
                      {"title", titleOf(finding)},
                      {"reason", reasonOf(finding)},
-                     {"source", finding.source}};
+                     {"source", kind.source}};
         if (!finding.subject.empty())
             node["subject"] = finding.subject;
         if (finding.accepted)

@@ -285,7 +285,7 @@ TEST_F(KeeperTest, AnotherKitIsTakenWholeOrNotAtAll) {
     ASSERT_TRUE(
         keeper.useKit(QString::fromUtf8(BSLATE_ROOT "/data/demo/slack-water.bskit.json")).ok());
     EXPECT_EQ(document.shoot().kit.cameras.size(), 3u);
-    EXPECT_EQ(document.verdict()->findings.front().id, "setup-incomplete")
+    EXPECT_EQ(document.verdict()->findings.front().id, FindingId::SetupIncomplete)
         << "the old camera is gone, and the verdict says so";
     document.undoStack().undo();
     EXPECT_EQ(document.shoot(), before);

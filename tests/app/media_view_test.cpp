@@ -53,7 +53,7 @@ protected:
     }
     FindingRow* finding(std::string_view id) {
         for (auto* row : window->dayPanel().findings().rows())
-            if (row->finding().id == id)
+            if (kindOf(row->finding().id).key == id)
                 return row;
         return nullptr;
     }

@@ -87,9 +87,9 @@ protected:
                     continue;
                 const auto after = applied(document.shoot(), remedy.edit);
                 const auto at = evaluate(after, *findSetup(after, setup.id));
-                ASSERT_TRUE(at.ok()) << where << finding.id;
+                ASSERT_TRUE(at.ok()) << where << finding.key();
                 if (const auto* top = brightest(*at); top && !remedy.effect)
-                    EXPECT_EQ(top->headroom, remedy.highlights) << where << finding.id;
+                    EXPECT_EQ(top->headroom, remedy.highlights) << where << finding.key();
             }
     }
 

@@ -20,7 +20,7 @@ TEST(FindingList, OfVeryManyTheFirstAreShownAndMoreWhenAskedFor) {
     FindingList list(style, QStringLiteral("Verdict"));
     std::vector<Finding> findings(150);
     for (auto& finding : findings)
-        finding.id = "day-clip";
+        finding.id = FindingId::DayClipLimit;
     list.show(&findings);
     EXPECT_EQ(list.rows().size(), 60);
     QPushButton* more = nullptr;

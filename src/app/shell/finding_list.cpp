@@ -118,7 +118,7 @@ void FindingList::show(const std::vector<Finding>* findings, const QString& line
 void FindingList::showRows(const std::vector<Finding>& findings) {
     std::size_t used = 0, left = 0;
     for (const auto& finding : findings) {
-        if (finding.topic == Topic::Safety)
+        if (kindOf(finding.id).topic == Topic::Safety)
             continue;
         if (used < m_most)
             row(used++)->show(finding);

@@ -80,13 +80,13 @@ void FindingRow::show(const Finding& finding) {
     if (finding.accepted)
         reason += QStringLiteral("\n") + tr("Accepted: %1").arg(toQt(*finding.accepted));
     m_reason->setText(breakable(reason));
-    setToolTip(tr("Source: %1").arg(toQt(finding.source)));
+    setToolTip(tr("Source: %1").arg(toQt(kindOf(finding.id).source)));
     setAccessibleName(QStringLiteral("%1: %2").arg(toQt(severityName(finding.severity)), title));
     setAccessibleDescription(reason);
     showRemedies();
     const bool acceptable =
         finding.severity == Severity::Fault || finding.severity == Severity::Caution;
-    m_letGo->setVisible(acceptable && finding.id != "setup-incomplete");
+    m_letGo->setVisible(acceptable && finding.id != FindingId::SetupIncomplete);
     m_letGo->setText(finding.accepted ? tr("Take it back") : tr("Let it go"));
     m_letGo->setAccessibleName(m_letGo->text() + QStringLiteral(": ") + title);
     QWidget::setVisible(true);

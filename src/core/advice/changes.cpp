@@ -25,31 +25,31 @@ enum class Field {
 };
 
 struct Named {
-    std::string_view remedy;
+    RemedyId remedy;
     std::initializer_list<Field> fields;
 };
 
-const Named kNamed[] = {{"set-nd", {Field::Nd}},
-                        {"swap-nd", {Field::Nd}},
-                        {"remove-nd", {Field::Nd}},
-                        {"set-iris", {Field::Iris}},
-                        {"rerate", {Field::Rating}},
-                        {"set-rating", {Field::Rating}},
-                        {"set-base", {Field::Base}},
-                        {"set-shutter", {Field::Shutter}},
-                        {"set-shutter-paid", {Field::Shutter, Field::Light}},
-                        {"set-rate", {Field::Rate}},
-                        {"set-rate-shutter", {Field::Rate, Field::Shutter}},
-                        {"set-mode", {Field::Mode, Field::Rate}},
-                        {"day-mode", {Field::Mode}},
-                        {"set-profile", {Field::Profile}},
-                        {"set-power", {Field::Power}},
-                        {"day-external", {Field::Power}},
-                        {"set-lens", {Field::Lens, Field::Focal}},
-                        {"set-focal", {Field::Focal}},
-                        {"change-light", {Field::Light}}};
+const Named kNamed[] = {{RemedyId::SetNd, {Field::Nd}},
+                        {RemedyId::SwapNd, {Field::Nd}},
+                        {RemedyId::RemoveNd, {Field::Nd}},
+                        {RemedyId::SetIris, {Field::Iris}},
+                        {RemedyId::Rerate, {Field::Rating}},
+                        {RemedyId::SetRating, {Field::Rating}},
+                        {RemedyId::SetBase, {Field::Base}},
+                        {RemedyId::SetShutter, {Field::Shutter}},
+                        {RemedyId::SetShutterPaid, {Field::Shutter, Field::Light}},
+                        {RemedyId::SetRate, {Field::Rate}},
+                        {RemedyId::SetRateShutter, {Field::Rate, Field::Shutter}},
+                        {RemedyId::SetMode, {Field::Mode, Field::Rate}},
+                        {RemedyId::DayMode, {Field::Mode}},
+                        {RemedyId::SetProfile, {Field::Profile}},
+                        {RemedyId::SetPower, {Field::Power}},
+                        {RemedyId::DayExternal, {Field::Power}},
+                        {RemedyId::SetLens, {Field::Lens, Field::Focal}},
+                        {RemedyId::SetFocal, {Field::Focal}},
+                        {RemedyId::ChangeLight, {Field::Light}}};
 
-bool names(std::string_view remedy, Field field) {
+bool names(RemedyId remedy, Field field) {
     for (const auto& named : kNamed)
         if (named.remedy == remedy)
             return std::find(named.fields.begin(), named.fields.end(), field) != named.fields.end();
@@ -91,7 +91,7 @@ std::string nameOr(const Item* item, const std::string& id) {
 
 class Teller {
 public:
-    Teller(const Shoot& shoot, const Setup& before, const Setup& after, std::string_view remedy)
+    Teller(const Shoot& shoot, const Setup& before, const Setup& after, RemedyId remedy)
         : m_shoot(shoot)
         , m_before(before)
         , m_after(after)
@@ -103,7 +103,8 @@ public:
                 tell(Field::Light, "also-light", {{"by", *by}});
         const auto* camera = findCamera(m_shoot.kit, m_after.camera);
         if (m_after.filters != m_before.filters && camera)
-            add(Field::Nd, filterChange(m_shoot.kit, *camera, m_before.filters, m_after.filters));
+            add(Field::Nd,
+                filterChange(m_shoot.kit, *camera, m_before.filters, m_after.filters).told());
         if (m_after.iris != m_before.iris)
             tell(Field::Iris, "also-iris", {{"iris", m_after.iris}});
         if (m_after.shutter != m_before.shutter)
@@ -140,14 +141,15 @@ private:
     const Shoot& m_shoot;
     const Setup& m_before;
     const Setup& m_after;
-    std::string_view m_remedy;
+    RemedyId m_remedy;
     ReasonList m_list;
 };
 
 } // namespace
 
-Reason filterChange(const Kit& kit, const Camera& camera, const std::vector<std::string>& before,
-                    const std::vector<std::string>& after) {
+FilterChange filterChange(const Kit& kit, const Camera& camera,
+                          const std::vector<std::string>& before,
+                          const std::vector<std::string>& after) {
     std::vector<std::string> on, out;
     for (const auto& id : after)
         if (std::find(before.begin(), before.end(), id) == before.end())
@@ -155,8 +157,14 @@ Reason filterChange(const Kit& kit, const Camera& camera, const std::vector<std:
     for (const auto& id : before)
         if (std::find(after.begin(), after.end(), id) == after.end())
             out.push_back(id);
-    const Facts facts = {{"on", stackText(kit, camera, on)}, {"out", stackText(kit, camera, out)}};
-    return {on.empty() ? "filters-out" : out.empty() ? "filters-on" : "filters-swapped", facts};
+    return {stackText(kit, camera, on), stackText(kit, camera, out)};
+}
+
+Reason FilterChange::told() const {
+    return {on.empty()    ? "filters-out"
+            : out.empty() ? "filters-on"
+                          : "filters-swapped",
+            {{"on", on}, {"out", out}}};
 }
 
 ReasonList unnamedChanges(const Shoot& shoot, const Setup& before, const Remedy& remedy) {

@@ -11,9 +11,14 @@ namespace bslate {
 [[nodiscard]] ReasonList unnamedChanges(const Shoot& shoot, const Setup& before,
                                         const Remedy& remedy);
 
-/// The filters that were put on and taken out, for a title: "ND0.9 in place of ND0.3", "ND0.3 out".
-[[nodiscard]] Reason filterChange(const Kit& kit, const Camera& camera,
-                                  const std::vector<std::string>& before,
-                                  const std::vector<std::string>& after);
+/// The names of the filters that were put on and taken out; empty where none were.
+struct FilterChange {
+    std::string on, out;
+    /// For a title: "ND0.9 in place of ND0.3", "ND0.3 out".
+    [[nodiscard]] Reason told() const;
+};
+[[nodiscard]] FilterChange filterChange(const Kit& kit, const Camera& camera,
+                                        const std::vector<std::string>& before,
+                                        const std::vector<std::string>& after);
 
 } // namespace bslate

@@ -10,7 +10,13 @@
 namespace bslate {
 namespace {
 
-std::optional<Remedy> filterRemedy(const Case& now, Stops wantedLoss) {
+// A remedy with what it gives the sensor, in stops.
+struct Exposure {
+    Remedy remedy;
+    Stops change;
+};
+
+std::optional<Exposure> filterRemedy(const Case& now, Stops wantedLoss) {
     const auto& setup = *now.context.setup;
     Edit edit{setup, std::nullopt};
     edit.setup->filters = stackFor(now.context, wantedLoss);
@@ -20,14 +26,12 @@ std::optional<Remedy> filterRemedy(const Case& now, Stops wantedLoss) {
     if (!context)
         return std::nullopt;
     const Stops change = now.context.ndLoss - context->ndLoss;
-    const auto told = filterChange(now.context.shoot->kit, *now.context.camera, setup.filters,
-                                   edit.setup->filters);
-    Facts facts = {{"nd", context->ndLoss}, {"change", change}};
-    facts.insert(facts.end(), told.facts.begin(), told.facts.end());
-    const std::string_view id = told.id == "filters-out"  ? "remove-nd"
-                                : told.id == "filters-on" ? "set-nd"
-                                                          : "swap-nd";
-    return Remedy{id, std::move(facts), std::move(edit), {}, {}, 0};
+    const auto& kit = now.context.shoot->kit;
+    const auto told = filterChange(kit, *now.context.camera, setup.filters, edit.setup->filters);
+    Facts facts = {{"nd", context->ndLoss}, {"change", change}, {"on", told.on}, {"out", told.out}};
+    const bool in = !told.on.empty(), out = !told.out.empty();
+    const auto id = in && out ? RemedyId::SwapNd : out ? RemedyId::RemoveNd : RemedyId::SetNd;
+    return Exposure{{id, std::move(facts), std::move(edit)}, change};
 }
 
 std::optional<Remedy> irisRemedy(const Case& now, TStop iris) {
@@ -41,7 +45,7 @@ std::optional<Remedy> irisRemedy(const Case& now, TStop iris) {
         return std::nullopt;
     Edit edit{setup, std::nullopt};
     edit.setup->iris = iris;
-    return Remedy{"set-iris", {{"iris", iris}, {"change", change}}, std::move(edit), {}, {}, 0};
+    return Remedy{RemedyId::SetIris, {{"iris", iris}, {"change", change}}, std::move(edit)};
 }
 
 void add(std::vector<Remedy>& list, std::optional<Remedy> remedy) {
@@ -51,7 +55,7 @@ void add(std::vector<Remedy>& list, std::optional<Remedy> remedy) {
 
 } // namespace
 
-std::optional<Evaluation> evaluationAfter(const Case& now, const Edit& edit) {
+std::optional<Evaluation> tryOut(const Case& now, const Edit& edit) {
     const auto& setup = edit.setup ? *edit.setup : *now.context.setup;
     const auto resolved = resolve(*now.context.shoot, setup);
     if (!resolved)
@@ -89,7 +93,8 @@ void describeEffect(const Case& now, const Evaluation& after, Remedy& remedy) {
 
 std::vector<Remedy> exposureRemedies(const Case& now, Stops change) {
     std::vector<Remedy> list;
-    add(list, filterRemedy(now, now.context.ndLoss - change));
+    if (auto filters = filterRemedy(now, now.context.ndLoss - change))
+        list.push_back(std::move(filters->remedy));
     const double wanted = now.context.setup->iris.value() * std::exp2(-change.value() / 2.0);
     add(list, irisRemedy(now, nearestIris(wanted)));
     return list;
@@ -99,9 +104,9 @@ std::vector<Remedy> darkeningRemedies(const Case& now, Stops atLeast) {
     std::vector<Remedy> list;
     // The nearest stack may fall short; try slightly stronger wishes until one covers it.
     for (double more = 0.0; more <= 1.0; more += 0.25) {
-        auto remedy = filterRemedy(now, now.context.ndLoss + atLeast + Stops(more));
-        if (remedy && std::get<Stops>(remedy->facts[1].value) <= -atLeast) {
-            list.push_back(std::move(*remedy));
+        auto filters = filterRemedy(now, now.context.ndLoss + atLeast + Stops(more));
+        if (filters && filters->change <= -atLeast) {
+            list.push_back(std::move(filters->remedy));
             break;
         }
     }

@@ -11,7 +11,7 @@ namespace bslate {
 
 /// Evaluates the document as `edit` would leave it, without copying the shoot. Nothing when the
 /// edited setup cannot be evaluated.
-[[nodiscard]] std::optional<Evaluation> evaluationAfter(const Case& now, const Edit& edit);
+[[nodiscard]] std::optional<Evaluation> tryOut(const Case& now, const Edit& edit);
 
 /// Fills in the remedy's predicted effect from its evaluation, and what it does beside its title.
 void describeEffect(const Case& now, const Evaluation& after, Remedy& remedy);
@@ -23,7 +23,7 @@ void describeEffect(const Case& now, const Evaluation& after, Remedy& remedy);
 /// Adds a remedy if evaluating the edited document satisfies `cured`.
 template<class Cured>
 void offer(const Case& now, std::vector<Remedy>& remedies, Remedy remedy, Cured cured) {
-    const auto after = evaluationAfter(now, remedy.edit);
+    const auto after = tryOut(now, remedy.edit);
     if (!after || !cured(*after))
         return;
     describeEffect(now, *after, remedy);

@@ -25,7 +25,7 @@ void tryPower(const LatticeCase& question, const ModeCell& cell, std::vector<Ope
         return;
     setup.externalPower = true;
     if (opens(question, setup, cell))
-        found.push_back({{"open-power", {}}, setup});
+        found.push_back({OpeningKind::Power, {"open-power", {}}, setup});
 }
 
 void tryProfiles(const LatticeCase& question, const ModeCell& cell, std::vector<Opening>& found) {
@@ -40,7 +40,8 @@ void tryProfiles(const LatticeCase& question, const ModeCell& cell, std::vector<
         setup.rating = std::clamp(setup.rating, dial.minimum, dial.maximum);
         if (!opens(question, setup, cell))
             continue;
-        found.push_back({{"open-profile", {{"profile", profile->name}}}, setup});
+        found.push_back(
+            {OpeningKind::Profile, {"open-profile", {{"profile", profile->name}}}, setup});
         return;
     }
 }
@@ -60,7 +61,8 @@ void tryRatings(const LatticeCase& question, const ModeCell& cell, std::vector<O
                 if (!opens(question, setup, cell))
                     continue;
                 found.push_back(
-                    {{"open-setting",
+                    {OpeningKind::Rating,
+                     {"open-setting",
                       {{"setting", std::string("ISO")}, {"value", ExposureIndex(*iso)}}},
                      setup});
                 return;
@@ -75,7 +77,7 @@ void tryNoProxy(const LatticeCase& question, const ModeCell& cell, std::vector<O
         return;
     setup.secondSlot = SecondSlot::Unused;
     if (opens(question, setup, cell))
-        found.push_back({{"open-no-proxy", {}}, setup});
+        found.push_back({OpeningKind::NoProxy, {"open-no-proxy", {}}, setup});
 }
 
 // The slowest class that would hold it, in the first slot whose bus carries it.
@@ -102,7 +104,8 @@ void tryCards(const LatticeCase& question, const ModeCell& cell, std::vector<Ope
             if (!cellOf(changed, *cell.mode, cell.rate).available())
                 break; // a faster class would meet the same bus or rule
             found.push_back(
-                {{"open-card", {{"class", std::string(speed.name)}, {"slot", slot.name}}},
+                {OpeningKind::Card,
+                 {"open-card", {{"class", std::string(speed.name)}, {"slot", slot.name}}},
                  std::nullopt});
             return;
         }
@@ -144,7 +147,8 @@ void tryCells(const LatticeCase& question, const Lattice& lattice, const ModeCel
                 }
     for (const auto* best : {sameRate, nearest == sameRate ? nullptr : nearest})
         if (best)
-            found.push_back({{"open-cell", {{"mode", best->mode->name}, {"rate", best->rate}}},
+            found.push_back({OpeningKind::Cell,
+                             {"open-cell", {{"mode", best->mode->name}, {"rate", best->rate}}},
                              recordedAs(question, *best)});
 }
 

@@ -1,22 +1,22 @@
 #pragma once
 
+#include "core/advice/remedy_id.h"
 #include "core/facts/reason.h"
 #include "core/shoot/edit.h"
 
 #include <optional>
-#include <string_view>
 
 namespace bslate {
 
 /// A named edit, verified: evaluating the edited document showed that it cures what it is
 /// offered for.
 struct Remedy {
-    std::string_view id; ///< names the wording
-    Facts facts;
-    Edit edit;
-    Stops highlights; ///< headroom of the brightest patch that matters, afterwards
-    Stops shadows;    ///< the darkest one over the noise, afterwards
-    int worse = 0;    ///< patches that were good before and are lost or noisy afterwards
+    RemedyId id = RemedyId::SetNd;
+    Facts facts = {};
+    Edit edit = {};
+    Stops highlights{}; ///< headroom of the brightest patch that matters, afterwards
+    Stops shadows{};    ///< the darkest one over the noise, afterwards
+    int worse = 0;      ///< patches that were good before and are lost or noisy afterwards
     /// What it leaves, in words of its own, where stops say nothing.
     std::optional<Reason> effect = std::nullopt;
 };

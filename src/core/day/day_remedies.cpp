@@ -62,17 +62,12 @@ public:
                 plan.cards.plan.cost.changes + plan.power.plan.cost.changes, plan.safe};
     }
 
-    void keep(std::string_view id, Facts facts, Edit edit, const Outcome& outcome) {
+    void keep(RemedyId id, Facts facts, Edit edit, const Outcome& outcome) {
         Facts left = {{"changes", outcome.changes}, {"faults", outcome.weight().first}};
         if (outcome.safe)
             left.push_back({"safe", ClockTime{*outcome.safe, true}});
-        Remedy remedy{id,
-                      std::move(facts),
-                      std::move(edit),
-                      {},
-                      {},
-                      0,
-                      Reason{outcome.safe ? "day-effect" : "day-effect-unsafe", std::move(left)}};
+        Remedy remedy{id, std::move(facts), std::move(edit)};
+        remedy.effect = Reason{outcome.safe ? "day-effect" : "day-effect-unsafe", std::move(left)};
         const auto* before =
             remedy.edit.setup ? findSetup(m_now.shoot, remedy.edit.setup->id) : nullptr;
         if (before)
@@ -82,7 +77,7 @@ public:
     }
 
     // Plans the edited day; true when it was kept.
-    bool tryOut(std::string_view id, Facts facts, Edit edit) {
+    bool tryOut(RemedyId id, Facts facts, Edit edit) {
         if (full())
             return false;
         const auto outcome = outcomeOf(edit);
@@ -99,7 +94,7 @@ public:
             Edit edit;
             edit.setup = setup;
             edit.setup->secondSlot = SecondSlot::Relay;
-            tryOut("day-relay", {{"camera", camera.name}}, edit);
+            tryOut(RemedyId::DayRelay, {{"camera", camera.name}}, edit);
         });
     }
 
@@ -112,10 +107,10 @@ public:
             edit.setup = setup;
             if (mode && mode->proxy) {
                 edit.setup->secondSlot = SecondSlot::Proxy;
-                tryOut("day-proxy", {{"camera", camera.name}}, edit);
+                tryOut(RemedyId::DayProxy, {{"camera", camera.name}}, edit);
             }
             edit.setup->secondSlot = SecondSlot::Unused;
-            tryOut("day-mirror-off", {{"camera", camera.name}}, edit);
+            tryOut(RemedyId::DayMirrorOff, {{"camera", camera.name}}, edit);
         });
     }
 
@@ -125,13 +120,13 @@ public:
         std::stable_sort(cards.begin(), cards.end(), [](const MemoryCard& a, const MemoryCard& b) {
             return a.capacity < b.capacity;
         });
-        lend(cards, &Kit::cards, "day-lend-card", "day-lend-cards");
+        lend(cards, &Kit::cards, RemedyId::DayLendCard, RemedyId::DayLendCards);
     }
     void lendBatteries() {
         auto batteries = m_now.shoot.kit.batteries;
         std::stable_sort(batteries.begin(), batteries.end(),
                          [](const Battery& a, const Battery& b) { return a.energy < b.energy; });
-        lend(batteries, &Kit::batteries, "day-lend-battery", "day-lend-batteries");
+        lend(batteries, &Kit::batteries, RemedyId::DayLendBattery, RemedyId::DayLendBatteries);
     }
     void lendReader() {
         Edit edit;
@@ -147,14 +142,14 @@ public:
         } else {
             ++edit.kit->readers.front().count;
         }
-        tryOut("day-lend-reader", {{"reader", edit.kit->readers.front().name}}, edit);
+        tryOut(RemedyId::DayLendReader, {{"reader", edit.kit->readers.front().name}}, edit);
     }
     void lendCharger() {
         for (std::size_t i = 0; i < m_now.shoot.kit.chargers.size(); ++i) {
             Edit edit;
             edit.kit = m_now.shoot.kit;
             ++edit.kit->chargers[i].count;
-            if (tryOut("day-lend-charger", {{"charger", edit.kit->chargers[i].name}}, edit))
+            if (tryOut(RemedyId::DayLendCharger, {{"charger", edit.kit->chargers[i].name}}, edit))
                 return;
         }
     }
@@ -167,7 +162,7 @@ public:
         drive.write = drive.write.value() > 0 ? drive.write : Drive{}.write;
         drive.read = drive.read.value() > 0 ? drive.read : Drive{}.read;
         drive.count += m_now.plan.copies - m_now.plan.copiesPossible;
-        tryOut("day-lend-drive", {{"drive", drive.name}, {"size", drive.capacity}}, edit);
+        tryOut(RemedyId::DayLendDrive, {{"drive", drive.name}, {"size", drive.capacity}}, edit);
     }
     void largerDrives() {
         Edit edit;
@@ -175,7 +170,7 @@ public:
         const DataSize size(std::ceil(m_now.plan.projectBytes.value() / 1e12) * 1e12);
         for (auto& drive : edit.kit->drives)
             drive.capacity = std::max(drive.capacity, size);
-        tryOut("day-larger-drives", {{"size", size}}, edit);
+        tryOut(RemedyId::DayLargerDrives, {{"size", size}}, edit);
     }
 
     void externalPower() {
@@ -185,7 +180,7 @@ public:
             Edit edit;
             edit.setup = setup;
             edit.setup->externalPower = true;
-            tryOut("day-external", {{"camera", camera.name}}, edit);
+            tryOut(RemedyId::DayExternal, {{"camera", camera.name}}, edit);
         });
     }
 
@@ -213,12 +208,9 @@ public:
                     continue;
                 bestRate = cell.bitRate;
                 Remedy remedy{
-                    "day-mode",
+                    RemedyId::DayMode,
                     {{"camera", camera.name}, {"mode", mode.name}, {"bitRate", cell.bitRate}},
-                    turned->edit,
-                    {},
-                    {},
-                    0};
+                    turned->edit};
                 best = {std::move(remedy), std::move(outcome)};
             }
             if (best)
@@ -247,7 +239,7 @@ public:
             if (start >= 24 * 3600)
                 return;
             planned.at = Seconds(start);
-            if (tryOut("day-wait",
+            if (tryOut(RemedyId::DayWait,
                        {{"start", ClockTime{Seconds(start)}},
                         {"by", Duration{Seconds(start) - take.start}}},
                        edit))
@@ -264,14 +256,14 @@ public:
         if (!take.whole)
             return;
         take.whole = false;
-        tryOut("day-let-stop", {{"take", m_now.plan.takes[static_cast<std::size_t>(m_take)].title}},
-               edit);
+        tryOut(RemedyId::DayLetStop,
+               {{"take", m_now.plan.takes[static_cast<std::size_t>(m_take)].title}}, edit);
     }
 
 private:
     template<class Item>
-    void lend(const std::vector<Item>& items, std::vector<Item> Kit::*list, std::string_view one,
-              std::string_view many) {
+    void lend(const std::vector<Item>& items, std::vector<Item> Kit::*list, RemedyId one,
+              RemedyId many) {
         for (int count = 1; count <= kMostLoans && !full(); ++count)
             for (const auto& item : items) {
                 Edit edit;
@@ -330,42 +322,69 @@ void offerRemedies(const Case& now, const Findings& all, Finding& finding, Trial
     Offers offers(now, all, finding, trials);
     if (offers.isPast() || offers.full())
         return;
-    const auto is = [&](std::string_view start) { return finding.id.starts_with(start); };
-    if (is("day-card-full") || is("day-card-none-left") || is("day-card-too-small") ||
-        is("day-card-tight") || is("day-change-inside")) {
+    switch (finding.id) {
+    case FindingId::DayCardFull:
+    case FindingId::DayCardFullWhole:
+    case FindingId::DayCardNoneLeft:
+    case FindingId::DayCardTooSmall:
+    case FindingId::DayCardTight:
+    case FindingId::DayChangeInside:
         offers.relay();
         offers.lendCards();
         offers.otherMode();
         offers.wait();
         offers.lendReader();
         offers.letStop();
-    } else if (is("day-no-card") || is("day-card-marginal") || is("day-rate-lowered")) {
+        break;
+    case FindingId::DayNoCard:
+    case FindingId::DayCardMarginal:
+    case FindingId::DayCardMarginalBuffer:
+    case FindingId::DayRateLowered:
         offers.otherMode();
-    } else if (is("day-mirror")) {
+        break;
+    case FindingId::DayMirrorSlow:
+    case FindingId::DayMirrorFull:
         offers.lendCards();
         offers.mirrorOff();
         offers.otherMode();
-    } else if (is("day-card-back")) {
+        break;
+    case FindingId::DayCardBackTight:
         offers.lendCards();
         offers.lendReader();
-    } else if (is("day-clip") || is("day-heat")) {
+        break;
+    case FindingId::DayClipLimit:
+    case FindingId::DayClipSplit:
+    case FindingId::DayHeat:
         offers.otherMode();
         offers.letStop();
-    } else if (is("day-battery")) {
+        break;
+    case FindingId::DayBatteryEmpty:
+    case FindingId::DayBatteryEmptyWhole:
+    case FindingId::DayBatteryTight:
+    case FindingId::DayBatteryInside:
         offers.externalPower();
         offers.lendBatteries();
         offers.lendCharger();
         offers.wait();
         offers.letStop();
-    } else if (is("day-power-needed")) {
+        break;
+    case FindingId::DayPowerNeeded:
         offers.externalPower();
         offers.otherMode();
-    } else if (is("day-no-second-copy")) {
+        break;
+    case FindingId::DayNoSecondCopy:
         offers.lendDrive();
-    } else if (is("day-no-reader") || is("day-safe-late") || is("day-never-safe")) {
+        break;
+    case FindingId::DayNoReader:
+    case FindingId::DaySafeLate:
+    case FindingId::DayNeverSafe:
         offers.lendReader();
-    } else if (is("day-storage-short")) {
+        break;
+    case FindingId::DayStorageShort:
         offers.largerDrives();
+        break;
+    default:
+        break;
     }
 }
 

@@ -75,12 +75,6 @@ Reason zebraOn(const ZebraValue& zebra) {
     return {"dial-level", {{"level", zebra.set}}};
 }
 
-bool cellRecordsSound(const SetupContext& context) {
-    const auto cell = cellOf(latticeCase(context), *context.mode, context.setup->rate);
-    return std::none_of(cell.costs.begin(), cell.costs.end(),
-                        [](const auto& cost) { return cost.first == CostKind::Sound; });
-}
-
 Rows rowsOf(const Shoot& shoot, const Setup& setup) {
     const auto context = resolve(shoot, setup);
     if (!context)
@@ -105,7 +99,7 @@ Rows rowsOf(const Shoot& shoot, const Setup& setup) {
         rows.push_back({DialInField::Card, cardIn(at.recording)});
     if (setup.secondSlot != SecondSlot::Unused)
         rows.push_back({DialInField::SecondSlot, secondSlotOn(setup.secondSlot)});
-    if (!cellRecordsSound(*context))
+    if (at.cell.hasCost(CostKind::Sound))
         rows.push_back({DialInField::Sound, {"dial-no-sound", {}}});
     if (at.iso == IsoBehaviour::Recorded && context->camera->bases.size() == 1)
         std::erase_if(rows, [](const auto& row) { return row.field == DialInField::Base; });

@@ -1,5 +1,6 @@
 #include "core/facts/evaluate.h"
 
+#include "core/facts/lattice.h"
 #include "core/facts/schools.h"
 #include "core/facts/zebra.h"
 #include "core/signal/rating_lut.h"
@@ -192,6 +193,7 @@ Evaluation evaluate(const SetupContext& context) {
     at.grey = greyPlace(at);
     fillZebra(context, at);
     at.recording = recordingFacts(context);
+    at.cell = cellOf(latticeCase(context), *context.mode, setup.rate);
     at.cadence = cadenceFacts(context, at.recording);
     return at;
 }

@@ -2,6 +2,7 @@
 
 #include "core/base/result.h"
 #include "core/facts/cadence_facts.h"
+#include "core/facts/cell_state.h"
 #include "core/facts/recording_facts.h"
 #include "core/shoot/shoot.h"
 
@@ -86,6 +87,7 @@ struct Evaluation {
                                ///< else from skin; none when the scene has neither
     std::vector<ZebraValue> zebra;
     RecordingFacts recording;
+    CellState cell; ///< of the setup's mode at its rate
     CadenceFacts cadence;
 
     friend bool operator==(const Evaluation&, const Evaluation&) = default;

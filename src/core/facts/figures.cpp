@@ -1,41 +1,65 @@
 #include "core/facts/figures.h"
 
 #include "core/facts/evaluate.h"
-#include "core/facts/lattice.h"
 #include "core/media/recording.h"
-#include "core/quantity/print.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace bslate {
 namespace {
 
-constexpr const char* kNone = "\u2013";
-
-std::string shutterText(const Setup& setup, const Evaluation& at) {
-    return print(at.angle) + "  " + print(exposureTime(setup.shutter, setup.rate));
+Reason none() {
+    return {"figure-none", {}};
 }
 
-std::string pulsingText(const Pulsing& pulsing) {
-    return pulsing.strongest
-               ? fixedText(pulsing.peakToPeak.value(), 2) + " stop, " + print(pulsing.alias)
-               : kNone;
+// A quantity as it prints; nothing where there is none.
+template<class Quantity>
+Reason one(Quantity value) {
+    return {"figure", {{"value", std::move(value)}}};
+}
+Reason one(const std::optional<Seconds>& time) {
+    return time ? one(Duration{*time}) : none();
+}
+Reason signedStops(Stops value) {
+    return {"figure-stops", {{"value", value}}};
+}
+Reason choice(bool first, std::string_view yes, std::string_view no) {
+    return {first ? yes : no, {}};
 }
 
-std::string sharpText(const RecordingFacts& facts) {
-    return facts.sharp ? print(facts.sharp->nearest) + " \u2013 " + print(facts.sharp->farthest)
-                       : kNone;
+Reason shutterOf(const Setup& setup, const Evaluation& at) {
+    return {"figure-shutter",
+            {{"angle", Shutter(at.angle)}, {"time", exposureTime(setup.shutter, setup.rate)}}};
+}
+
+Reason pulsingOf(const Pulsing& pulsing) {
+    if (!pulsing.strongest)
+        return none();
+    return {"figure-pulsing", {{"stops", pulsing.peakToPeak}, {"alias", pulsing.alias}}};
+}
+
+Reason sharpOf(const RecordingFacts& facts) {
+    if (!facts.sharp)
+        return none();
+    return {"figure-range", {{"from", facts.sharp->nearest}, {"to", facts.sharp->farthest}}};
+}
+
+Reason readoutOf(const RecordingFacts& facts) {
+    if (facts.readout.value() <= 0)
+        return none();
+    return {"figure-ms", {{"value", static_cast<int>(std::lround(facts.readout.value() * 1e4))}}};
+}
+
+Reason cardOf(const RecordingFacts& facts) {
+    return facts.card.empty() ? none()
+                              : Reason{"figure-card", {{"card", facts.card}, {"slot", facts.slot}}};
 }
 
 std::optional<Seconds> splitTime(const Codec& codec, const RecordingFacts& facts) {
     if (!codec.segment || !facts.bitRate)
         return std::nullopt;
     return recordTime(*codec.segment, 1.0, *facts.bitRate);
-}
-
-bool costs(const ModeCell& cell, CostKind kind) {
-    return std::any_of(cell.costs.begin(), cell.costs.end(),
-                       [&](const auto& cost) { return cost.first == kind; });
 }
 
 } // namespace
@@ -47,54 +71,51 @@ std::vector<Figure> figuresOf(const Shoot& shoot, const Setup& setup) {
     const auto at = evaluate(*context);
     const auto& facts = at.recording;
     const auto& mode = *context->mode;
-    const auto cell = cellOf(latticeCase(*context), mode, setup.rate);
-    const auto lens = [&](const std::string& text) { return facts.focal ? text : kNone; };
-    const auto time = [](const std::optional<Seconds>& t) { return t ? printDuration(*t) : kNone; };
+    const auto lens = [&](const auto& value) { return facts.focal ? one(value) : none(); };
+    const int speed = static_cast<int>(std::lround(100.0 / facts.slowdown.value()));
     return {
-        {FigureId::Recording, mode.name},
-        {FigureId::Rate, print(setup.rate)},
-        {FigureId::Playback, fixedText(100.0 / facts.slowdown.value(), 0) + " % speed"},
-        {FigureId::Shutter, shutterText(setup, at)},
-        {FigureId::Pulsing, pulsingText(at.cadence.pulsing)},
-        {FigureId::Blur, at.cadence.blur.value() > 0 ? print(at.cadence.blur) : kNone},
-        {FigureId::Profile, context->profile->name},
-        {FigureId::BitRate, facts.bitRate ? print(*facts.bitRate) : kNone},
-        {FigureId::BitsPerPixel, facts.bitRate ? print(facts.bitsPerPixel) : kNone},
-        {FigureId::RecordTime, time(facts.recordTime)},
-        {FigureId::Card, facts.card.empty() ? kNone : facts.card + " in " + facts.slot},
-        {FigureId::Crop, print(facts.crop)},
-        {FigureId::View, lens(print(facts.view))},
-        {FigureId::Equivalent, lens(print(facts.equivalent))},
-        {FigureId::Sharp, sharpText(facts)},
-        {FigureId::Hyperfocal, lens(print(facts.hyperfocal))},
-        {FigureId::Readout,
-         facts.readout.value() > 0 ? fixedText(facts.readout.value() * 1000, 1) + " ms" : kNone},
+        {FigureId::Recording, one(mode.name)},
+        {FigureId::Rate, one(setup.rate)},
+        {FigureId::Playback, {"figure-speed", {{"percent", speed}}}},
+        {FigureId::Shutter, shutterOf(setup, at)},
+        {FigureId::Pulsing, pulsingOf(at.cadence.pulsing)},
+        {FigureId::Blur, at.cadence.blur.value() > 0 ? one(at.cadence.blur) : none()},
+        {FigureId::Profile, one(context->profile->name)},
+        {FigureId::BitRate, facts.bitRate ? one(*facts.bitRate) : none()},
+        {FigureId::BitsPerPixel, facts.bitRate ? one(facts.bitsPerPixel) : none()},
+        {FigureId::RecordTime, one(facts.recordTime)},
+        {FigureId::Card, cardOf(facts)},
+        {FigureId::Crop, one(facts.crop)},
+        {FigureId::View, lens(facts.view)},
+        {FigureId::Equivalent, lens(facts.equivalent)},
+        {FigureId::Sharp, sharpOf(facts)},
+        {FigureId::Hyperfocal, lens(facts.hyperfocal)},
+        {FigureId::Readout, readoutOf(facts)},
         {FigureId::IsoRange,
-         print(context->iso.minimum) + " \u2013 " + print(context->iso.maximum)},
-        {FigureId::Rating, print(setup.rating)},
-        {FigureId::Nd, printPlain(at.ndLoss) + " stops"},
-        {FigureId::Iris, print(setup.iris)},
-        {FigureId::Sound, costs(cell, CostKind::Sound) ? "off" : "on"},
-        {FigureId::Focus, costs(cell, CostKind::Focus) ? "by hand" : "possible"},
-        {FigureId::ClipLimit, time(mode.clipLimit)},
-        {FigureId::Split, time(splitTime(*context->codec, facts))},
-        {FigureId::Heat, facts.heat ? printDuration(facts.heat->time) : kNone},
-        {FigureId::Power, setup.externalPower ? "external" : "battery"},
-        {FigureId::Proxy, mode.proxy ? "possible" : "none"},
-        {FigureId::Above, print(at.clip + at.ratingOffset)},
-        {FigureId::Below, print(at.noiseFloor + at.ratingOffset)},
-        {FigureId::Grey, at.grey ? print(*at.grey) : kNone},
+         {"figure-range", {{"from", context->iso.minimum}, {"to", context->iso.maximum}}}},
+        {FigureId::Rating, one(setup.rating)},
+        {FigureId::Nd, {"figure-nd", {{"value", at.ndLoss}}}},
+        {FigureId::Iris, one(setup.iris)},
+        {FigureId::Sound, choice(at.cell.hasCost(CostKind::Sound), "figure-off", "figure-on")},
+        {FigureId::Focus,
+         choice(at.cell.hasCost(CostKind::Focus), "figure-by-hand", "figure-possible")},
+        {FigureId::ClipLimit, one(mode.clipLimit)},
+        {FigureId::Split, one(splitTime(*context->codec, facts))},
+        {FigureId::Heat, facts.heat ? one(Duration{facts.heat->time}) : none()},
+        {FigureId::Power, choice(setup.externalPower, "figure-external", "figure-battery")},
+        {FigureId::Proxy, choice(mode.proxy, "figure-possible", "figure-not")},
+        {FigureId::Above, signedStops(at.clip + at.ratingOffset)},
+        {FigureId::Below, signedStops(at.noiseFloor + at.ratingOffset)},
+        {FigureId::Grey, at.grey ? signedStops(*at.grey) : none()},
     };
 }
 
 std::vector<Difference> compare(const Shoot& shoot, const Setup& before, const Setup& after) {
-    const auto was = figuresOf(shoot, before);
-    const auto is = figuresOf(shoot, after);
+    auto was = figuresOf(shoot, before);
+    auto is = figuresOf(shoot, after);
     std::vector<Difference> result;
     for (std::size_t i = 0; i < std::min(was.size(), is.size()); ++i)
-        result.push_back({was[i].id, was[i].text, is[i].text});
-    std::stable_partition(result.begin(), result.end(),
-                          [](const Difference& line) { return line.differs(); });
+        result.push_back({was[i].id, std::move(was[i].value), std::move(is[i].value)});
     return result;
 }
 

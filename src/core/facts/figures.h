@@ -1,12 +1,11 @@
 #pragma once
 
-#include "core/shoot/shoot.h"
+#include "core/facts/reason.h"
 
-#include <string>
 #include <vector>
 
 /// A setup as a list of figures, for showing what a change brings and for putting two setups side
-/// by side: the same numbers, printed the same way.
+/// by side: the same numbers, worded the same way.
 namespace bslate {
 
 enum class FigureId {
@@ -45,7 +44,7 @@ enum class FigureId {
 
 struct Figure {
     FigureId id = FigureId::Recording;
-    std::string text; ///< "–" when there is none
+    Reason value; ///< worded by reasonOf()
     friend bool operator==(const Figure&, const Figure&) = default;
 };
 
@@ -54,13 +53,12 @@ struct Figure {
 
 struct Difference {
     FigureId id = FigureId::Recording;
-    std::string before;
-    std::string after;
-    [[nodiscard]] bool differs() const { return before != after; }
+    Reason before;
+    Reason after;
+    [[nodiscard]] bool differs() const { return !(before == after); }
 };
 
-/// Every figure of both, differences first, each part in FigureId's order. Empty when either
-/// cannot be evaluated.
+/// Every figure of both in FigureId's order; empty when either cannot be evaluated.
 [[nodiscard]] std::vector<Difference> compare(const Shoot& shoot, const Setup& before,
                                               const Setup& after);
 

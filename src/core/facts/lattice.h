@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/facts/reason.h"
+#include "core/facts/cell_state.h"
 #include "core/facts/setup_context.h"
 
 /// The ways of recording a camera has, as a lattice: frame rates across, codec and frame size
@@ -18,10 +18,8 @@ struct LatticeCase {
     const Brief* brief = nullptr;
 };
 
-/// What a usable cell costs, in the order the marks are drawn.
-enum class CostKind { Crop, Sound, Focus, ClipLimit, Heat, Power, Card, Region, OffSpeed };
-
-struct ModeCell {
+/// One mode at one rate.
+struct ModeCell : CellState {
     const RecordingMode* mode = nullptr;
     FrameRate rate;
     DataRate bitRate{0}; ///< 0 when the mode does not have the rate
@@ -30,10 +28,6 @@ struct ModeCell {
     Magnification crop{1};
     std::optional<Seconds> recordTime; ///< on the best card at hand
     CardChoice card;
-    std::vector<Reason> reasons; ///< why it cannot be used; empty: it can
-    std::vector<std::pair<CostKind, Reason>> costs;
-
-    [[nodiscard]] bool available() const { return reasons.empty(); }
 };
 
 struct LatticeRow {

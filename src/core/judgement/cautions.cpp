@@ -4,20 +4,14 @@ namespace bslate {
 
 std::vector<Finding> cautionsOf(const Scene& scene) {
     std::vector<Finding> cautions;
-    const auto warn = [&](bool present, std::string_view id) {
-        if (!present)
-            return;
-        Finding finding;
-        finding.id = id;
-        finding.severity = Severity::Note;
-        finding.topic = Topic::Safety;
-        finding.source = "usual caution; local codes and licensed practice decide";
-        cautions.push_back(std::move(finding));
+    const auto warn = [&](bool present, FindingId id) {
+        if (present)
+            cautions.push_back({id, Severity::Note});
     };
-    warn(scene.hazards.sun, "safety-sun");
-    warn(scene.hazards.water, "safety-water");
-    warn(scene.hazards.mains, "safety-mains");
-    warn(scene.hazards.heights, "safety-heights");
+    warn(scene.hazards.sun, FindingId::SafetySun);
+    warn(scene.hazards.water, FindingId::SafetyWater);
+    warn(scene.hazards.mains, FindingId::SafetyMains);
+    warn(scene.hazards.heights, FindingId::SafetyHeights);
     return cautions;
 }
 

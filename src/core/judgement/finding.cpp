@@ -18,8 +18,15 @@ std::string_view severityName(Severity severity) {
     return "note";
 }
 
+std::string keyOf(FindingId id, std::string_view subject) {
+    std::string key(kindOf(id).key);
+    if (!subject.empty())
+        key.append(":").append(subject);
+    return key;
+}
+
 std::string Finding::key() const {
-    return subject.empty() ? std::string(id) : std::string(id) + ":" + subject;
+    return keyOf(id, subject);
 }
 
 int countOf(const std::vector<Finding>& findings, Severity severity) {

@@ -1,13 +1,15 @@
 #pragma once
 
 #include "core/advice/remedy.h"
+#include "core/judgement/finding_table.h"
 
 #include <optional>
 #include <string>
 #include <string_view>
 #include <vector>
 
-/// A judgement is data: an id with numbers. Its sentences are made in words/wording.h.
+/// A judgement is data: an id with numbers. What all of a kind share stands in finding_table.h; its
+/// sentences are made in words/wording.h.
 namespace bslate {
 
 enum class Severity { Fault, Caution, Good, Note }; // worst first
@@ -15,31 +17,22 @@ enum class Severity { Fault, Caution, Good, Note }; // worst first
 /// `fault`, `caution`, `good` or `note`, as scripts read it.
 [[nodiscard]] std::string_view severityName(Severity severity);
 
-/// Whom it is for.
-enum class Topic {
-    Camera,  ///< whoever sets it up
-    Grading, ///< what post has to undo
-    Safety   ///< everybody
-};
-
 struct Finding {
-    std::string_view id;
+    FindingId id = FindingId::SetupIncomplete;
     Severity severity = Severity::Note;
-    Topic topic = Topic::Camera;
-    std::string subject; ///< patch id, or empty when it is about the whole setup
-    Facts facts;
-    std::string_view source; ///< published source, or "common practice, no source"
-    std::vector<Remedy> remedies;
-    std::optional<std::string> accepted; ///< the reason, when taken on purpose
+    Facts facts = {};
+    std::string subject = {}; ///< patch id, or empty when it is about the whole setup
+    std::vector<Remedy> remedies = {};
+    std::optional<std::string> accepted = {}; ///< the reason, when taken on purpose
 
     /// `id` or `id:subject`, the key an Acceptance uses.
     [[nodiscard]] std::string key() const;
 };
 
+/// The key of a finding about a subject.
+[[nodiscard]] std::string keyOf(FindingId id, std::string_view subject = {});
+
 /// How many of a severity nobody accepted.
 [[nodiscard]] int countOf(const std::vector<Finding>& findings, Severity severity);
-
-inline constexpr std::string_view kKitEntry = "the camera's kit entry";
-inline constexpr std::string_view kCommonPractice = "common practice, no source";
 
 } // namespace bslate

@@ -41,13 +41,11 @@ Verdict judge(const Shoot& shoot, const Setup& setup) {
     Verdict verdict;
     const auto context = resolve(shoot, setup);
     if (!context) {
-        Finding finding;
-        finding.id = "setup-incomplete";
-        finding.severity = Severity::Fault;
-        finding.source = "the kit and scenes of this shoot";
-        finding.facts = {{"where", context.error().place},
+        Finding finding{FindingId::SetupIncomplete,
+                        Severity::Fault,
+                        {{"where", context.error().place},
                          {"what", context.error().got},
-                         {"expected", context.error().expected}};
+                         {"expected", context.error().expected}}};
         verdict.findings.push_back(std::move(finding));
         return verdict;
     }

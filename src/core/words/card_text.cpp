@@ -61,9 +61,10 @@ Card cardOf(const Shoot& shoot, const Setup& setup, const Translator& translate)
             card.accepted.push_back(title + ": " + *finding.accepted);
         else if (finding.severity == Severity::Fault || finding.severity == Severity::Caution)
             card.open.push_back(title);
-        if (finding.topic == Topic::Grading)
+        const auto topic = kindOf(finding.id).topic;
+        if (topic == Topic::Grading)
             card.grading.push_back(title + ". " + reasonOf(finding, translate));
-        if (finding.topic == Topic::Safety)
+        if (topic == Topic::Safety)
             card.safety.push_back(title + ". " + reasonOf(finding, translate));
     }
     return card;

@@ -1,12 +1,12 @@
 #pragma once
 
-#include "core/words/sentence.h"
+#include <string_view>
 
-/// The English of every judgement; wording.h fills the places. Titles of reasons are clauses
-/// without a full stop, so that they can be joined.
+/// The English of every reason: clauses without a full stop, so that they can be joined, with
+/// `{fact}` places that wording.h fills.
 namespace bslate {
 
 /// Null for an id without wording.
-[[nodiscard]] const Sentence* findSentence(std::string_view id);
+[[nodiscard]] const char* findSentence(std::string_view id);
 
 } // namespace bslate

@@ -1,6 +1,7 @@
 #include "core/words/wording.h"
 
 #include "core/quantity/print.h"
+#include "core/words/remedy_words.h"
 #include "core/words/sentences.h"
 
 #include <cmath>
@@ -107,20 +108,15 @@ std::string fill(const char* english, const Facts& facts, const Translator& tran
 } // namespace
 
 std::string titleOf(const Finding& finding, const Translator& translate) {
-    const auto* sentence = findSentence(finding.id);
-    return sentence ? fill(sentence->title, finding.facts, translate) : std::string(finding.id);
+    return fill(kindOf(finding.id).title, finding.facts, translate);
 }
 
 std::string reasonOf(const Finding& finding, const Translator& translate) {
-    const auto* sentence = findSentence(finding.id);
-    return sentence ? fill(sentence->text, finding.facts, translate) : std::string();
+    return fill(kindOf(finding.id).text, finding.facts, translate);
 }
 
 std::string titleOf(const Remedy& remedy, const Translator& translate) {
-    const auto* sentence = findSentence(remedy.id);
-    if (!sentence)
-        return std::string(remedy.id);
-    std::string title = fill(sentence->title, remedy.facts, translate);
+    std::string title = fill(titleOf(remedy.id), remedy.facts, translate);
     // What it does beside that follows: nothing happens that the button does not say.
     for (const auto& fact : remedy.facts)
         if (fact.name == "also")
@@ -175,8 +171,8 @@ std::string nameOf(DialInField field, const Translator& translate) {
 }
 
 std::string reasonOf(const Reason& reason, const Translator& translate) {
-    const auto* sentence = findSentence(reason.id);
-    return sentence ? fill(sentence->title, reason.facts, translate) : std::string(reason.id);
+    const char* sentence = findSentence(reason.id);
+    return sentence ? fill(sentence, reason.facts, translate) : std::string(reason.id);
 }
 
 std::string nameOf(FigureId figure, const Translator& translate) {

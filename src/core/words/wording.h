@@ -36,7 +36,7 @@ using Translator = std::function<std::string(const char* english)>;
 [[nodiscard]] std::string reasonOf(const Reason& reason, const Translator& translate = {});
 [[nodiscard]] std::string nameOf(FigureId figure, const Translator& translate = {});
 
-/// True when a finding or remedy id has its sentences; a test walks the rules with it.
+/// True when the id of a reason has its clause; a test walks the rules with it.
 [[nodiscard]] bool hasWording(std::string_view id);
 
 } // namespace bslate

@@ -166,8 +166,8 @@ TEST(PlaceOrHighlight, IsSaidOnceWithBothWaysOut) {
     ASSERT_TRUE(finding);
     bool keepsHighlight = false, keepsPlace = false;
     for (const auto& remedy : finding->remedies) {
-        keepsPlace = keepsPlace || remedy.id == "save-subject";
-        keepsHighlight = keepsHighlight || remedy.id != "save-subject";
+        keepsPlace = keepsPlace || remedy.id == RemedyId::SaveSubject;
+        keepsHighlight = keepsHighlight || remedy.id != RemedyId::SaveSubject;
         const auto after = applied(shoot, remedy.edit);
         const auto then = judge(after, after.setups[0]);
         EXPECT_FALSE(then.find("place-or-highlight")) << titleOf(remedy);

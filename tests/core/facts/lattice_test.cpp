@@ -3,7 +3,7 @@
 #include "core/facts/figures.h"
 #include "core/facts/lattice.h"
 #include "core/judgement/judge.h"
-#include "core/words/wording.h"
+#include "core/words/figure_lines.h"
 #include "support/sample_recording.h"
 
 #include <gtest/gtest.h>
@@ -163,17 +163,17 @@ TEST(Figures, ConsequencesAreOnlyWhatDiffersAndCompareListsItFirst) {
                             [&](const auto& change) { return change.id == id; });
     };
     ASSERT_NE(of(FigureId::Crop), changes.end());
-    EXPECT_EQ(of(FigureId::Crop)->after, "1.5");
-    EXPECT_EQ(of(FigureId::View)->before, "54\u00b0");
-    EXPECT_EQ(of(FigureId::View)->after, "38\u00b0"); // 2 atan(24/70)
-    EXPECT_EQ(of(FigureId::Sound)->after, "off");
-    EXPECT_EQ(of(FigureId::Pulsing)->before, "\u2013") << "2 pulses at 24, none to see";
+    EXPECT_EQ(reasonOf(of(FigureId::Crop)->after), "1.5");
+    EXPECT_EQ(reasonOf(of(FigureId::View)->before), "54\u00b0");
+    EXPECT_EQ(reasonOf(of(FigureId::View)->after), "38\u00b0"); // 2 atan(24/70)
+    EXPECT_EQ(reasonOf(of(FigureId::Sound)->after), "off");
+    EXPECT_EQ(reasonOf(of(FigureId::Pulsing)->before), "\u2013") << "2 pulses at 24, none to see";
     // 0.4 pulses: r = 0.8 sin(0.4 pi) / (0.4 pi) = 0.6055, log2(1.6055 / 0.3945) = 2.02; 120 - 100
-    EXPECT_EQ(of(FigureId::Pulsing)->after, "2.02 stop, 20 Hz");
-    EXPECT_EQ(of(FigureId::Blur)->before, "1 %") << "0.5 widths a second for 1/50 s";
-    EXPECT_EQ(of(FigureId::Blur)->after, "0.2 %");
+    EXPECT_EQ(reasonOf(of(FigureId::Pulsing)->after), "2.02 stop, 20 Hz");
+    EXPECT_EQ(reasonOf(of(FigureId::Blur)->before), "1 %") << "0.5 widths a second for 1/50 s";
+    EXPECT_EQ(reasonOf(of(FigureId::Blur)->after), "0.2 %");
     EXPECT_EQ(of(FigureId::Profile), changes.end());
-    const auto all = compare(bench.shoot, bench.shoot.setups[0], after);
+    const auto all = figureLines(compare(bench.shoot, bench.shoot.setups[0], after));
     EXPECT_TRUE(std::is_partitioned(all.begin(), all.end(),
                                     [](const auto& line) { return line.differs(); }));
     EXPECT_GT(all.size(), changes.size());

@@ -119,8 +119,9 @@ Shoot measuredShoot(ExposureIndex testedAt) {
 
 bool finds(const Shoot& shoot, std::string_view id) {
     const auto verdict = judge(shoot, shoot.setups[0]);
-    return std::any_of(verdict.findings.begin(), verdict.findings.end(),
-                       [&](const Finding& f) { return f.id == id && !titleOf(f).empty(); });
+    return std::any_of(verdict.findings.begin(), verdict.findings.end(), [&](const Finding& f) {
+        return kindOf(f.id).key == id && !titleOf(f).empty();
+    });
 }
 
 TEST(Measured, TheTestCountsBeforeThePrintedNumbers) {

@@ -46,7 +46,7 @@ TEST(ChangingLight, IsJudgedAtBothEndsAndOnTheWay) {
     shoot.scenes[0].change->to = shifted(greyCard(shoot.scenes[0])->reading, Stops(-9));
     verdict = judge(shoot, shoot.setups[0]);
     EXPECT_TRUE(std::any_of(verdict.findings.begin(), verdict.findings.end(),
-                            [](const auto& one) { return one.id == "light-falls-away"; }));
+                            [](const auto& one) { return one.id == FindingId::LightFallsAway; }));
 }
 
 TEST(ChangingLight, ADayKnowsWhichTakeItSpoils) {

@@ -1,6 +1,7 @@
 #include "core/advice/levers.h"
 #include "core/judgement/judge.h"
 #include "core/words/card_text.h"
+#include "core/words/remedy_words.h"
 #include "core/words/wording.h"
 #include "support/sample_shoot.h"
 
@@ -65,22 +66,22 @@ TEST(Judge, RemediesCureWhatTheyAreOfferedFor) {
                 const auto after = applied(now.shoot, remedy.edit);
                 const auto judged = judge(after, after.setups[0]);
                 ASSERT_TRUE(judged.evaluation.has_value());
-                if (remedy.id == "save-highlight")
+                if (remedy.id == RemedyId::SaveHighlight)
                     EXPECT_GE(remedy.highlights, Stops(0)) << "one end is all it promises";
-                else if (remedy.id == "save-subject")
+                else if (remedy.id == RemedyId::SaveSubject)
                     EXPECT_EQ(judged.count(Severity::Fault) - (judged.find("scene-wider") ? 1 : 0) -
                                   (judged.find("iso-below-minimum") ? 1 : 0),
                               0)
                         << "what is let go no longer counts";
                 else
                     EXPECT_EQ(judged.find(finding.key()), nullptr)
-                        << finding.key() << " is still there after " << remedy.id << ", round "
-                        << round;
+                        << finding.key() << " is still there after " << keyOf(remedy.id)
+                        << ", round " << round;
                 EXPECT_NEAR(brightest(*judged.evaluation)->headroom.value(),
                             remedy.highlights.value(), 1e-9);
                 EXPECT_NEAR(darkest(*judged.evaluation)->aboveNoise.value(), remedy.shadows.value(),
                             1e-9);
-                cured.insert(std::string(finding.id));
+                cured.insert(std::string(kindOf(finding.id).key));
                 ++checked;
             }
         }
@@ -114,14 +115,14 @@ TEST(Judge, WiderThanTheWindowOffersTheThreeSchools) {
     now.patches[0].reading.value = 0.02;
     const auto verdict = now.verdict();
     const auto& finding = must(verdict, "scene-wider");
-    std::set<std::string_view> ids;
+    std::set<RemedyId> ids;
     for (const auto& remedy : finding.remedies)
         ids.insert(remedy.id);
-    EXPECT_TRUE(ids.contains("save-subject"));
-    EXPECT_TRUE(ids.contains("save-highlight"));
-    EXPECT_TRUE(ids.contains("change-light"));
+    EXPECT_TRUE(ids.contains(RemedyId::SaveSubject));
+    EXPECT_TRUE(ids.contains(RemedyId::SaveHighlight));
+    EXPECT_TRUE(ids.contains(RemedyId::ChangeLight));
     for (const auto& remedy : finding.remedies)
-        if (remedy.id == "save-highlight")
+        if (remedy.id == RemedyId::SaveHighlight)
             EXPECT_LT(remedy.shadows, Stops(0))
                 << "saving one end shows what it costs at the other";
 }
@@ -216,7 +217,7 @@ TEST(Judge, AHalfEditedSetupIsOneFaultThatSaysWhy) {
     now.setup.camera = "sold";
     const auto verdict = now.verdict();
     ASSERT_EQ(verdict.findings.size(), 1u);
-    EXPECT_EQ(verdict.findings[0].id, "setup-incomplete");
+    EXPECT_EQ(verdict.findings[0].id, FindingId::SetupIncomplete);
     EXPECT_NE(reasonOf(verdict.findings[0]).find("sold"), std::string::npos);
 }
 
@@ -235,13 +236,11 @@ TEST(Wording, EverySentenceIsWholeAndFilled) {
         if (round % 3 == 0)
             now.setup.filters = {"nd18"};
         for (const auto& finding : now.verdict().findings) {
-            EXPECT_TRUE(hasWording(finding.id)) << finding.id;
             const auto text = titleOf(finding) + " " + reasonOf(finding);
             EXPECT_EQ(text.find('{'), std::string::npos) << text;
-            EXPECT_FALSE(finding.source.empty()) << finding.id;
-            seen.insert(std::string(finding.id));
+            EXPECT_FALSE(kindOf(finding.id).source.empty()) << finding.key();
+            seen.insert(std::string(kindOf(finding.id).key));
             for (const auto& remedy : finding.remedies) {
-                EXPECT_TRUE(hasWording(remedy.id)) << remedy.id;
                 const auto label = titleOf(remedy) + effectOf(remedy);
                 EXPECT_EQ(label.find('{'), std::string::npos) << label;
             }
@@ -258,7 +257,7 @@ TEST(Wording, RemediesNameTheUsersFiltersAndNeverHideACost) {
     for (const auto& remedy : must(verdict, "patch-clipped:sky").remedies)
         named = named || titleOf(remedy) == "my 0.3 on, 1.0 stop of ND";
     EXPECT_TRUE(named);
-    Remedy costly{"set-iris", {{"iris", TStop(4)}}, {}, Stops(-0.9), Stops(-1.25), 2};
+    Remedy costly{RemedyId::SetIris, {{"iris", TStop(4)}}, {}, Stops(-0.9), Stops(-1.25), 2};
     EXPECT_EQ(effectOf(costly), "-0.9 above, -1.2 to noise; loses 2");
     costly.worse = 0;
     costly.highlights = Stops(0.9);

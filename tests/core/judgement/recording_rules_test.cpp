@@ -210,7 +210,7 @@ TEST(RecordingRules, ARelayIsOfferedWhenBothCardsOutlastTheTake) {
         const auto* finding = verdict.find("card-short");
         EXPECT_TRUE(finding);
         for (const auto& remedy : finding->remedies)
-            if (remedy.id == "day-relay")
+            if (remedy.id == RemedyId::DayRelay)
                 return std::optional(remedy);
         return std::optional<Remedy>();
     };

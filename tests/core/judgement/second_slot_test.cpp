@@ -85,7 +85,7 @@ TEST(Constraints, OnProxyAndRegionAct) {
     ASSERT_TRUE(finding);
     EXPECT_NE(reasonOf(*finding).find("proxies stop above 50"), std::string::npos);
     ASSERT_FALSE(finding->remedies.empty());
-    EXPECT_EQ(finding->remedies[0].id, "no-proxy");
+    EXPECT_EQ(finding->remedies[0].id, RemedyId::NoProxy);
     const auto after = applied(two.shoot, finding->remedies[0].edit);
     EXPECT_FALSE(judge(after, after.setups[0]).find("mode-excluded"));
 

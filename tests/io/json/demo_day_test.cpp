@@ -48,7 +48,7 @@ Judged judged(const Shoot& shoot, int number, DayRemedies remedies = DayRemedies
 
 const Finding* find(const std::vector<Finding>& findings, std::string_view id) {
     for (const auto& finding : findings)
-        if (finding.id == id)
+        if (kindOf(finding.id).key == id)
             return &finding;
     return nullptr;
 }

@@ -1,7 +1,7 @@
 #include "app/views/compare/compare_dialog.h"
 
 #include "app/document/text.h"
-#include "core/facts/figures.h"
+#include "core/words/figure_lines.h"
 
 #include <QApplication>
 #include <QClipboard>
@@ -91,8 +91,9 @@ const Setup* CompareDialog::chosen(const QComboBox& box) const {
 void CompareDialog::refresh() {
     const auto* left = chosen(*m_left);
     const auto* right = chosen(*m_right);
-    const auto lines =
-        left && right ? compare(m_document.shoot(), *left, *right) : std::vector<Difference>{};
+    const auto lines = left && right
+                           ? figureLines(compare(m_document.shoot(), *left, *right), translator())
+                           : std::vector<FigureLine>{};
     const auto different =
         std::count_if(lines.begin(), lines.end(), [](const auto& line) { return line.differs(); });
     m_summary->setText(
@@ -104,7 +105,7 @@ void CompareDialog::refresh() {
     m_table->setRowCount(static_cast<int>(lines.size()));
     for (int row = 0; row < static_cast<int>(lines.size()); ++row) {
         const auto& line = lines[static_cast<std::size_t>(row)];
-        const QString name = toQt(nameOf(line.id, translator()));
+        const QString name = toQt(line.name);
         const QString texts[] = {line.differs() ? QStringLiteral("\u2260  ") + name : name,
                                  toQt(line.before), toQt(line.after)};
         for (int i = 0; i < 3; ++i) {

@@ -2,6 +2,7 @@
 
 #include "app/document/text.h"
 #include "core/quantity/print.h"
+#include "core/words/figure_lines.h"
 
 #include <QLabel>
 #include <QPushButton>
@@ -113,15 +114,15 @@ void CellDetail::showButtons(bool choose, const std::vector<Opening>& openings) 
 // "Angle of view 54 > 39" in a flowing line; what differs is marigold.
 QString CellDetail::changesText(const std::vector<Difference>& changes) const {
     QStringList parts;
-    for (const auto& change : changes) {
-        if (change.id == FigureId::Recording || change.id == FigureId::Rate)
-            continue; // the title says so
+    for (const auto& line : figureLines(changes, translator())) {
+        // The title says the recording and the rate.
+        if (!line.differs() || line.id == FigureId::Recording || line.id == FigureId::Rate)
+            continue;
         parts << QStringLiteral("<span style='color:%1'>%2</span> %3 \u2192 "
                                 "<span style='color:%4'>%5</span>")
-                     .arg(m_style.colours().muted.name(),
-                          toQt(nameOf(change.id, translator())).toHtmlEscaped(),
-                          toQt(change.before).toHtmlEscaped(), m_style.colours().marigold.name(),
-                          toQt(change.after).toHtmlEscaped());
+                     .arg(m_style.colours().muted.name(), toQt(line.name).toHtmlEscaped(),
+                          toQt(line.before).toHtmlEscaped(), m_style.colours().marigold.name(),
+                          toQt(line.after).toHtmlEscaped());
     }
     return parts.join(QStringLiteral(" &nbsp;\u00b7&nbsp; "));
 }

@@ -261,8 +261,7 @@ void RecordView::open(int index) {
     if (!opening.setup)
         return;
     const Setup to = *opening.setup;
-    const bool rating = opening.reason.id == "open-setting";
-    if (rating)
+    if (opening.kind == OpeningKind::Rating)
         m_actions.turnControl(tr("Rating"), TurnRating{to.rating});
     applyMode(to);
     m_canvas->setFocus();

@@ -15,22 +15,21 @@ static void takesOutlastMode(const Case& now, Findings& out) {
         const auto ambient = ambientOf(roll.context);
         const auto severity = roll.whole ? Severity::Fault : Severity::Caution;
         if (mode.clipLimit && *mode.clipLimit < length)
-            out.push_back(about(now, roll.take, roll.whole ? "day-clip-limit" : "day-clip-split",
+            out.push_back(about(now, roll.take,
+                                roll.whole ? FindingId::DayClipLimit : FindingId::DayClipSplit,
                                 severity,
                                 {{"camera", roll.context.camera->name},
                                  {"mode", mode.name},
                                  {"limit", Duration{*mode.clipLimit}},
-                                 {"length", Duration{length}}},
-                                kKitEntry));
+                                 {"length", Duration{length}}}));
         const auto heat = heatTime(mode, ambient);
         if (heat && heat->time < length)
-            out.push_back(about(now, roll.take, "day-heat", severity,
+            out.push_back(about(now, roll.take, FindingId::DayHeat, severity,
                                 {{"camera", roll.context.camera->name},
                                  {"limit", Duration{heat->time}},
                                  {"beyond", beyondHeat(*heat)},
                                  {"ambient", ambient},
-                                 {"length", Duration{length}}},
-                                kKitEntry));
+                                 {"length", Duration{length}}}));
     }
 }
 
@@ -60,16 +59,15 @@ static void lightOnTheDay(const Case& now, Findings& out) {
                 before ? roll.start
                        : begins + scene.change->over * (room.value() / std::abs(by->value()));
             out.push_back(about(now, roll.take,
-                                before   ? "day-light-moved"
-                                : climbs ? "day-light-climbs"
-                                         : "day-light-falls",
+                                before   ? FindingId::DayLightMoved
+                                : climbs ? FindingId::DayLightClimbs
+                                         : FindingId::DayLightFalls,
                                 climbs && !before ? Severity::Fault : Severity::Caution,
                                 {{"patch", patch.name},
                                  {"camera", roll.context.camera->name},
                                  {"from", ClockTime{from}},
                                  {"moved", changedBy(*scene.change, *by, roll.start - begins)},
-                                 {"by", most - room}},
-                                "the meter's readings at both ends, straight in stops between"));
+                                 {"by", most - room}}));
             break;
         }
     }
@@ -81,14 +79,14 @@ static void shortOfPower(const Case& now, Findings& out) {
         const auto& lane = power.lanes[static_cast<std::size_t>(gap.lane)];
         const auto& demand = power.problem.lanes[static_cast<std::size_t>(gap.lane)]
                                  .demands[static_cast<std::size_t>(gap.demand)];
-        out.push_back(about(now, lane.takes[static_cast<std::size_t>(gap.demand)],
-                            demand.whole ? "day-battery-empty-whole" : "day-battery-empty",
-                            Severity::Fault,
-                            {{"camera", lane.title},
-                             {"from", ClockTime{gap.from}},
-                             {"lost", Duration{demand.end - gap.from}},
-                             {"missing", WattHours(gap.missing.value())}},
-                            "energy over draw"));
+        out.push_back(
+            about(now, lane.takes[static_cast<std::size_t>(gap.demand)],
+                  demand.whole ? FindingId::DayBatteryEmptyWhole : FindingId::DayBatteryEmpty,
+                  Severity::Fault,
+                  {{"camera", lane.title},
+                   {"from", ClockTime{gap.from}},
+                   {"lost", Duration{demand.end - gap.from}},
+                   {"missing", WattHours(gap.missing.value())}}));
     }
     for (const auto& fit : power.plan.tight) {
         const auto& lane = power.lanes[static_cast<std::size_t>(fit.lane)];
@@ -96,21 +94,19 @@ static void shortOfPower(const Case& now, Findings& out) {
                                  .demands[static_cast<std::size_t>(fit.demand)];
         const Seconds length = demand.end - demand.start;
         out.push_back(
-            about(now, lane.takes[static_cast<std::size_t>(fit.demand)], "day-battery-tight",
+            about(now, lane.takes[static_cast<std::size_t>(fit.demand)], FindingId::DayBatteryTight,
                   Severity::Caution,
                   {{"camera", lane.title},
                    {"spare", Duration{length * (fit.spare.value() / demand.amount.value())}},
-                   {"length", Duration{length}}},
-                  kCommonPractice));
+                   {"length", Duration{length}}}));
     }
     for (const auto& use : power.plan.uses) {
         if (!use.inside)
             continue;
         const auto& lane = power.lanes[static_cast<std::size_t>(use.lane)];
         out.push_back(about(now, lane.takes[static_cast<std::size_t>(use.demand)],
-                            "day-battery-inside", Severity::Caution,
-                            {{"camera", lane.title}, {"at", ClockTime{use.start}}},
-                            "energy over draw"));
+                            FindingId::DayBatteryInside, Severity::Caution,
+                            {{"camera", lane.title}, {"at", ClockTime{use.start}}}));
     }
 }
 
@@ -120,9 +116,8 @@ static void externalPowerNeeded(const Case& now, Findings& out) {
         if (roll.context.mode->externalPower && !roll.context.setup->externalPower &&
             told.insert(roll.context.setup->id).second)
             out.push_back(
-                about(now, roll.take, "day-power-needed", Severity::Fault,
-                      {{"camera", roll.context.camera->name}, {"mode", roll.context.mode->name}},
-                      kKitEntry));
+                about(now, roll.take, FindingId::DayPowerNeeded, Severity::Fault,
+                      {{"camera", roll.context.camera->name}, {"mode", roll.context.mode->name}}));
 }
 
 std::span<const Rule> bodyRules() {

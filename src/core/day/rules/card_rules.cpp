@@ -88,9 +88,6 @@ DataSize mostFree(const Case& now, const Shortfall& gap) {
     return DataSize(most);
 }
 
-constexpr std::string_view kCapacity = "capacity over bit rate";
-constexpr std::string_view kClasses = "the cards' guaranteed speed classes";
-
 } // namespace
 
 static void shortOfCards(const Case& now, Findings& out) {
@@ -113,17 +110,18 @@ static void shortOfCards(const Case& now, Findings& out) {
             const auto* roll = rollOf(now, lane, gap.demand);
             facts.push_back({"need", CardSpeed{roll ? roll->peak : DataRate(0)}});
             out.push_back(
-                about(now, take, "day-no-card", Severity::Fault, std::move(facts), kClasses));
+                about(now, take, FindingId::DayNoCard, Severity::Fault, std::move(facts)));
         } else if (lost >= demand.end - demand.start && mostFree(now, gap).value() > 0) {
             facts.push_back({"most", mostFree(now, gap)});
-            out.push_back(about(now, take, "day-card-too-small", Severity::Fault, std::move(facts),
-                                kCapacity));
+            out.push_back(
+                about(now, take, FindingId::DayCardTooSmall, Severity::Fault, std::move(facts)));
         } else if (lost >= demand.end - demand.start) {
-            out.push_back(about(now, take, "day-card-none-left", Severity::Fault, std::move(facts),
-                                kCapacity));
+            out.push_back(
+                about(now, take, FindingId::DayCardNoneLeft, Severity::Fault, std::move(facts)));
         } else {
-            out.push_back(about(now, take, demand.whole ? "day-card-full-whole" : "day-card-full",
-                                Severity::Fault, std::move(facts), kCapacity));
+            out.push_back(about(now, take,
+                                demand.whole ? FindingId::DayCardFullWhole : FindingId::DayCardFull,
+                                Severity::Fault, std::move(facts)));
         }
     }
 }
@@ -134,11 +132,10 @@ static void cardsChangedInside(const Case& now, Findings& out) {
             continue;
         const auto& lane = laneOf(now, use.lane);
         out.push_back(
-            about(now, takeOf(lane, use.demand), "day-change-inside", Severity::Caution,
+            about(now, takeOf(lane, use.demand), FindingId::DayChangeInside, Severity::Caution,
                   {{"camera", lane.title},
                    {"at", ClockTime{use.start}},
-                   {"card", now.plan.cards.unitLabels[static_cast<std::size_t>(use.unit)]}},
-                  kCapacity));
+                   {"card", now.plan.cards.unitLabels[static_cast<std::size_t>(use.unit)]}}));
     }
 }
 
@@ -164,8 +161,8 @@ static void cardsMarginal(const Case& now, Findings& out) {
             facts.push_back({"chance", dropChance(now, *roll, card, guaranteedIn(card, *slot))});
         }
         out.push_back(about(now, takeOf(lane, use.demand),
-                            known ? "day-card-marginal-buffer" : "day-card-marginal",
-                            Severity::Caution, std::move(facts), kClasses));
+                            known ? FindingId::DayCardMarginalBuffer : FindingId::DayCardMarginal,
+                            Severity::Caution, std::move(facts)));
     }
 }
 
@@ -186,13 +183,13 @@ static void mirrorAndProxy(const Case& now, Findings& out) {
                 best = std::max(best, guaranteedIn(card, *slot));
         const bool slow = demand.kinds[0] == 0;
         out.push_back(about(now, takeOf(lane, gap.demand),
-                            slow ? "day-mirror-slow" : "day-mirror-full", Severity::Fault,
+                            slow ? FindingId::DayMirrorSlow : FindingId::DayMirrorFull,
+                            Severity::Fault,
                             {{"camera", lane.title},
                              {"slot", slot ? slot->name : std::string()},
                              {"need", CardSpeed{roll->peak}},
                              {"best", CardSpeed{best}},
-                             {"from", ClockTime{gap.from}}},
-                            kClasses));
+                             {"from", ClockTime{gap.from}}}));
     }
 }
 
@@ -210,12 +207,11 @@ static void slotLowersRate(const Case& now, Findings& out) {
             if (!slot || !slot->most || proxy || roll->rate <= *slot->most ||
                 !told.insert(roll->context.setup->id + slot->id).second)
                 continue;
-            out.push_back(about(now, lane.takes[d], "day-rate-lowered", Severity::Caution,
+            out.push_back(about(now, lane.takes[d], FindingId::DayRateLowered, Severity::Caution,
                                 {{"camera", lane.title},
                                  {"slot", slot->name},
                                  {"rate", roll->rate},
-                                 {"most", *slot->most}},
-                                "the camera's kit entry"));
+                                 {"most", *slot->most}}));
         }
     }
 }
@@ -228,11 +224,11 @@ static void cardsTight(const Case& now, Findings& out) {
         const auto& demand = cards.problem.lanes[static_cast<std::size_t>(fit.lane)]
                                  .demands[static_cast<std::size_t>(fit.demand)];
         const DataRate rate = lane.rates[static_cast<std::size_t>(fit.demand)];
-        out.push_back(about(now, takeOf(lane, fit.demand), "day-card-tight", Severity::Caution,
+        out.push_back(about(now, takeOf(lane, fit.demand), FindingId::DayCardTight,
+                            Severity::Caution,
                             {{"camera", lane.title},
                              {"spare", Duration{Seconds(fit.spare.value() * 8 / rate.value())}},
-                             {"length", Duration{demand.end - demand.start}}},
-                            kCommonPractice));
+                             {"length", Duration{demand.end - demand.start}}}));
     }
 }
 
@@ -261,13 +257,13 @@ static void takesInFiles(const Case& now, Findings& out) {
     for (const auto& id : order) {
         const auto& cut = cuts[id];
         const auto& roll = *cut.most;
-        out.push_back(about(now, roll.take, cut.takes > 1 ? "day-files-more" : "day-files",
+        out.push_back(about(now, roll.take,
+                            cut.takes > 1 ? FindingId::DayFilesMore : FindingId::DayFiles,
                             Severity::Note,
                             {{"camera", roll.context.camera->name},
                              {"files", cut.split.files},
                              {"others", cut.takes - 1},
-                             {"each", Duration{Seconds(std::round(cut.split.each.value()))}}},
-                            "the codec's file size over its bit rate"));
+                             {"each", Duration{Seconds(std::round(cut.split.each.value()))}}}));
     }
 }
 
@@ -285,12 +281,11 @@ static void classesUnknown(const Case& now, Findings& out) {
         const DataRate peak = lane.rates[static_cast<std::size_t>(use.demand)] *
                               (lane.second ? 1.0 : roll->context.codec->peak);
         const bool easily = cardFit(peak, guaranteedIn(card, *slot)) == CardFit::Fits;
-        out.push_back(about(now, -1, "card-class-unknown",
+        out.push_back(about(now, -1, FindingId::CardClassUnknown,
                             easily ? Severity::Note : Severity::Caution,
                             {{"card", card.name},
                              {"slot", slot->name},
-                             {"best", CardSpeed{guaranteedIn(card, *slot)}}},
-                            "SD Association, buses and speed classes (from memory)"));
+                             {"best", CardSpeed{guaranteedIn(card, *slot)}}}));
         out.back().subject = lane.camera + "/" + slot->id + "/" + card.id;
     }
 }
@@ -309,13 +304,13 @@ static void busHoldsBack(const Case& now, Findings& out) {
             continue;
         const auto speed = findSpeedClass(card.speedClass);
         const bool matters = speed && speed->guaranteed > host->ceiling;
-        out.push_back(about(now, -1, "day-bus-slower", matters ? Severity::Caution : Severity::Note,
+        out.push_back(about(now, -1, FindingId::DayBusSlower,
+                            matters ? Severity::Caution : Severity::Note,
                             {{"card", card.name},
                              {"camera", lane.title},
                              {"slot", slot->name},
                              {"bus", std::string(host->name)},
-                             {"most", CardSpeed{host->ceiling}}},
-                            "SD Association and CompactFlash Association bus ceilings"));
+                             {"most", CardSpeed{host->ceiling}}}));
         out.back().subject = lane.camera + "/" + card.id;
     }
 }
@@ -343,9 +338,9 @@ static void cardFailed(const Case& now, Findings& out) {
                                           : failure.card},
                        {"at", ClockTime{at}},
                        {"takes", lost}};
-        out.push_back(about(now, -1, lost.empty() ? "day-card-failed-empty" : "day-card-failed",
-                            lost.empty() ? Severity::Note : Severity::Fault, std::move(facts),
-                            "the day's record"));
+        out.push_back(about(now, -1,
+                            lost.empty() ? FindingId::DayCardFailedEmpty : FindingId::DayCardFailed,
+                            lost.empty() ? Severity::Note : Severity::Fault, std::move(facts)));
         out.back().subject = failure.card;
     }
 }

@@ -8,7 +8,6 @@ namespace {
 
 constexpr Seconds kLate{60};       // nobody calls less than a minute late
 constexpr Seconds kTightBack{900}; // a card back with less to spare: common practice, no source
-constexpr std::string_view kArithmetic = "bytes over the slowest of card, reader and drives";
 
 } // namespace
 
@@ -17,11 +16,10 @@ static void copiesMissing(const Case& now, Findings& out) {
     if (plan.recorded.value() <= 0)
         return;
     if (plan.copiesPossible < plan.copies)
-        out.push_back(about(now, -1, "day-no-second-copy", Severity::Fault,
-                            {{"copies", plan.copies}, {"drives", plan.copiesPossible}},
-                            kCommonPractice));
+        out.push_back(about(now, -1, FindingId::DayNoSecondCopy, Severity::Fault,
+                            {{"copies", plan.copies}, {"drives", plan.copiesPossible}}));
     else if (plan.cards.problem.servers.empty())
-        out.push_back(about(now, -1, "day-no-reader", Severity::Fault, {}, kCommonPractice));
+        out.push_back(about(now, -1, FindingId::DayNoReader, Severity::Fault, {}));
 }
 
 // Cards that come back, used again soon after.
@@ -36,12 +34,11 @@ static void backLate(const Case& now, Findings& out) {
             continue;
         const auto& lane = cards.lanes[static_cast<std::size_t>(next->lane)];
         out.push_back(about(now, lane.takes[static_cast<std::size_t>(next->demand)],
-                            "day-card-back-tight", Severity::Caution,
+                            FindingId::DayCardBackTight, Severity::Caution,
                             {{"card", cards.unitLabels[static_cast<std::size_t>(renewal.unit)]},
                              {"back", ClockTime{renewal.end, true}},
                              {"spare", Duration{next->start - renewal.end}},
-                             {"start", ClockTime{next->start}}},
-                            kArithmetic));
+                             {"start", ClockTime{next->start}}}));
     }
 }
 
@@ -51,7 +48,7 @@ static void safeTonight(const Case& now, Findings& out) {
         return;
     if (!plan.safe) {
         if (plan.copiesPossible >= plan.copies && !plan.cards.problem.servers.empty())
-            out.push_back(about(now, -1, "day-never-safe", Severity::Fault, {}, kArithmetic));
+            out.push_back(about(now, -1, FindingId::DayNeverSafe, Severity::Fault, {}));
         return;
     }
     Facts facts = {{"safe", ClockTime{*plan.safe, true}}, {"copies", plan.copies}};
@@ -59,11 +56,10 @@ static void safeTonight(const Case& now, Findings& out) {
     if (now.day.safeBy && *plan.safe > by) {
         facts.push_back({"by", ClockTime{by}});
         facts.push_back({"late", Duration{*plan.safe - by}});
-        out.push_back(
-            about(now, -1, "day-safe-late", Severity::Caution, std::move(facts), kArithmetic));
+        out.push_back(about(now, -1, FindingId::DaySafeLate, Severity::Caution, std::move(facts)));
         return;
     }
-    out.push_back(about(now, -1, "day-safe", Severity::Good, std::move(facts), kArithmetic));
+    out.push_back(about(now, -1, FindingId::DaySafe, Severity::Good, std::move(facts)));
 }
 
 static void storage(const Case& now, Findings& out) {
@@ -77,11 +73,11 @@ static void storage(const Case& now, Findings& out) {
                    {"footage", Duration{plan.projectFootage}}};
     if (plan.storageShort.value() > 0) {
         facts.push_back({"short", plan.storageShort});
-        out.push_back(about(now, -1, "day-storage-short", Severity::Fault, std::move(facts),
-                            "bit rate times planned footage"));
+        out.push_back(
+            about(now, -1, FindingId::DayStorageShort, Severity::Fault, std::move(facts)));
     } else if (plan.projectBytes.value() > 0) {
-        out.push_back(about(now, -1, ratio > 0 ? "day-storage-ratio" : "day-storage",
-                            Severity::Note, std::move(facts), "bit rate times planned footage"));
+        out.push_back(about(now, -1, ratio > 0 ? FindingId::DayStorageRatio : FindingId::DayStorage,
+                            Severity::Note, std::move(facts)));
     }
 }
 
@@ -93,9 +89,8 @@ static void takesLate(const Case& now, Findings& out) {
         const Seconds late = now.plan.takes[i].start - onDay(now.day.start, *take.at);
         if (late > kLate)
             out.push_back(
-                about(now, static_cast<int>(i), "day-take-late", Severity::Caution,
-                      {{"late", Duration{late}}, {"start", ClockTime{now.plan.takes[i].start}}},
-                      "the takes before it"));
+                about(now, static_cast<int>(i), FindingId::DayTakeLate, Severity::Caution,
+                      {{"late", Duration{late}}, {"start", ClockTime{now.plan.takes[i].start}}}));
     }
 }
 
@@ -112,18 +107,19 @@ static void dayWhole(const Case& now, Findings& out) {
             }
         }
     const bool broken = std::any_of(out.begin(), out.end(), [](const Finding& finding) {
-        return finding.severity == Severity::Fault || finding.id.ends_with("-tight");
+        return finding.severity == Severity::Fault || finding.id == FindingId::DayCardTight ||
+               finding.id == FindingId::DayBatteryTight ||
+               finding.id == FindingId::DayCardBackTight;
     });
     if (whole > 0 && !broken)
-        out.push_back(about(now, -1, "day-whole", Severity::Good,
-                            {{"count", whole}, {"take", name}, {"length", Duration{longest}}},
-                            "the plan"));
+        out.push_back(about(now, -1, FindingId::DayWhole, Severity::Good,
+                            {{"count", whole}, {"take", name}, {"length", Duration{longest}}}));
 }
 
 static void howGood(const Case& now, Findings& out) {
     for (const auto& number : now.plan.incomplete) {
-        out.push_back(about(now, -1, "day-setup-incomplete", Severity::Fault, {{"setup", number}},
-                            "the kit and scenes of this shoot"));
+        out.push_back(
+            about(now, -1, FindingId::DaySetupIncomplete, Severity::Fault, {{"setup", number}}));
         out.back().subject = number;
     }
     if (now.plan.takes.empty())
@@ -135,15 +131,14 @@ static void howGood(const Case& now, Findings& out) {
                           cards.bound.lost + power.cost.broken + power.cost.lost -
                           power.bound.broken - power.bound.lost;
     out.push_back(about(now, -1,
-                        now.plan.optimal()     ? "day-changes"
-                        : saved > Seconds(0.5) ? "day-lost-gap"
-                                               : "day-changes-gap",
+                        now.plan.optimal()     ? FindingId::DayChanges
+                        : saved > Seconds(0.5) ? FindingId::DayLostGap
+                                               : FindingId::DayChangesGap,
                         Severity::Note,
                         {{"cards", cards.cost.changes},
                          {"batteries", power.cost.changes},
                          {"least", least},
-                         {"saved", Duration{saved}}},
-                        "search over every assignment, with bounds"));
+                         {"saved", Duration{saved}}}));
 }
 
 std::span<const Rule> copyRules() {

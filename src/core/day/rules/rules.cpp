@@ -5,13 +5,8 @@
 
 namespace bslate::day {
 
-Finding about(const Case& now, int take, std::string_view id, Severity severity, Facts facts,
-              std::string_view source) {
-    Finding finding;
-    finding.id = id;
-    finding.severity = severity;
-    finding.source = source;
-    finding.facts = std::move(facts);
+Finding about(const Case& now, int take, FindingId id, Severity severity, Facts facts) {
+    Finding finding{id, severity, std::move(facts)};
     if (take >= 0) {
         const auto& of = now.plan.takes[static_cast<std::size_t>(take)];
         finding.subject = of.id;

@@ -26,8 +26,8 @@ using Rule = void (*)(const Case&, Findings&);
 [[nodiscard]] std::span<const Rule> copyRules(); ///< copies, storage, and how the day stands
 
 /// A finding about a take, or about the day when it is -1.
-[[nodiscard]] Finding about(const Case& now, int take, std::string_view id, Severity severity,
-                            Facts facts, std::string_view source);
+[[nodiscard]] Finding about(const Case& now, int take, FindingId id, Severity severity,
+                            Facts facts);
 
 /// The rules run, unsorted, without remedies.
 [[nodiscard]] Findings findingsOf(const Case& now);

@@ -79,10 +79,9 @@ static void changingLight(const Case& now, Findings& out) {
     const Seconds over = now.context.scene->change->over;
     const auto loss = firstLoss(now.at, *by, over);
     Finding finding;
-    finding.source = "the meter's readings at both ends, straight in stops between";
     finding.facts = {{"by", *by}, {"over", Duration{over}}};
     if (loss) {
-        finding.id = loss->clips ? "light-climbs-out" : "light-falls-away";
+        finding.id = loss->clips ? FindingId::LightClimbsOut : FindingId::LightFallsAway;
         finding.severity = loss->clips ? Severity::Fault : Severity::Caution;
         finding.subject = loss->patch->id;
         finding.facts.push_back({"patch", loss->patch->name});
@@ -94,7 +93,7 @@ static void changingLight(const Case& now, Findings& out) {
         const auto end = litBy(now.context, *by);
         if (!holds(now.at) || !holds(end))
             return; // what is lost now is told by itself
-        finding.id = "light-change-fits";
+        finding.id = FindingId::LightChangeFits;
         finding.severity = Severity::Good;
         finding.facts.push_back(
             {"room", std::min(brightest(now.at)->headroom, brightest(end)->headroom)});

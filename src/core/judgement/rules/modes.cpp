@@ -16,22 +16,32 @@ namespace {
 constexpr double kTighter = 0.8; // of the wanted angle: common practice, no source
 
 // Offers to record another way; verified when the edited setup records at all.
-void offerMode(const Case& now, Finding& finding, std::string_view id, Facts facts,
+void offerMode(const Case& now, Finding& finding, RemedyId id, Facts facts,
                const TurnMode& change) {
     const auto turned = turn(*now.context.shoot, *now.context.setup, change);
     if (!turned)
         return;
-    offer(now, finding.remedies, Remedy{id, std::move(facts), turned->edit, {}, {}, 0},
+    offer(now, finding.remedies, Remedy{id, std::move(facts), turned->edit},
           [](const Evaluation& after) { return after.recording.bitRate.has_value(); });
 }
 
-std::string_view remedyFor(std::string_view opening) {
-    return opening == "open-power"      ? "set-power"
-           : opening == "open-profile"  ? "set-profile"
-           : opening == "open-setting"  ? "set-rating"
-           : opening == "open-no-proxy" ? "no-proxy"
-           : opening == "open-cell"     ? "set-mode"
-                                        : "";
+// None for gear that is not there.
+std::optional<RemedyId> remedyFor(OpeningKind opening) {
+    switch (opening) {
+    case OpeningKind::Power:
+        return RemedyId::SetPower;
+    case OpeningKind::Profile:
+        return RemedyId::SetProfile;
+    case OpeningKind::Rating:
+        return RemedyId::SetRating;
+    case OpeningKind::NoProxy:
+        return RemedyId::NoProxy;
+    case OpeningKind::Cell:
+        return RemedyId::SetMode;
+    case OpeningKind::Card:
+        break;
+    }
+    return std::nullopt;
 }
 
 Facts remedyFacts(const Opening& opening) {
@@ -68,7 +78,7 @@ void offerProfile(const Case& now, Finding& finding, Wanted wanted) {
         if (!profile || profile == now.context.profile || !allows(*now.context.mode, id) ||
             !wanted(*profile))
             continue;
-        offerMode(now, finding, "set-profile", {{"profile", profile->name}},
+        offerMode(now, finding, RemedyId::SetProfile, {{"profile", profile->name}},
                   {now.context.setup->mode, now.context.setup->rate, id});
         return;
     }
@@ -77,34 +87,29 @@ void offerProfile(const Case& now, Finding& finding, Wanted wanted) {
 } // namespace
 
 static void modeExcluded(const Case& now, Findings& out) {
-    const auto question = latticeCase(now.context);
-    const auto cell = cellOf(question, *now.context.mode, now.context.setup->rate);
-    if (cell.available())
+    if (now.at.cell.available())
         return;
-    Finding finding;
-    finding.id = "mode-excluded";
-    finding.severity = Severity::Fault;
-    finding.source = kKitEntry;
-    finding.facts = {{"reason", ReasonList{cell.reasons}}};
+    Finding finding{
+        FindingId::ModeExcluded, Severity::Fault, {{"reason", ReasonList{now.at.cell.reasons}}}};
+    const auto& setup = *now.context.setup;
+    const auto question = latticeCase(now.context);
+    const auto cell = cellOf(question, *now.context.mode, setup.rate);
+    const auto always = [](const Evaluation&) { return true; };
     for (const auto& opening : openingsOf(question, latticeOf(question), cell)) {
-        const auto id = remedyFor(opening.reason.id);
-        if (id.empty() || !opening.setup)
+        const auto id = remedyFor(opening.kind);
+        if (!id || !opening.setup)
             continue;
         const auto& to = *opening.setup;
-        if (id == "no-proxy") {
-            offer(now, finding.remedies, Remedy{id, {}, {to, std::nullopt}, {}, {}, 0},
-                  [](const Evaluation&) { return true; });
-            continue;
+        if (opening.kind == OpeningKind::NoProxy) {
+            offer(now, finding.remedies, Remedy{*id, {}, {to, std::nullopt}}, always);
+        } else if (opening.kind == OpeningKind::Rating && to.rating != setup.rating) {
+            if (auto turned = turn(*now.context.shoot, setup, TurnRating{to.rating}))
+                offer(now, finding.remedies, Remedy{*id, remedyFacts(opening), turned->edit},
+                      always);
+        } else {
+            offerMode(now, finding, *id, remedyFacts(opening),
+                      {to.mode, to.rate, to.profile, to.externalPower});
         }
-        if (to.rating != now.context.setup->rating && id == "set-rating") {
-            if (auto turned = turn(*now.context.shoot, *now.context.setup, TurnRating{to.rating}))
-                offer(now, finding.remedies,
-                      Remedy{id, remedyFacts(opening), turned->edit, {}, {}, 0},
-                      [](const Evaluation&) { return true; });
-            continue;
-        }
-        offerMode(now, finding, id, remedyFacts(opening),
-                  {to.mode, to.rate, to.profile, to.externalPower});
     }
     out.push_back(std::move(finding));
 }
@@ -114,19 +119,17 @@ static void eightBitLog(const Case& now, Findings& out) {
         return;
     const auto* face = skin(now.at);
     const Stops place = face ? std::min(face->recorded, now.at.clip) : Stops(0.0);
-    Finding finding;
-    finding.id = "eight-bit-log";
-    finding.severity = Severity::Caution;
-    finding.source = kCommonPractice;
-    finding.facts = {{"codes", codesAt(now, place, 8)},
+    Finding finding{FindingId::EightBitLog,
+                    Severity::Caution,
+                    {{"codes", codesAt(now, place, 8)},
                      {"ten", codesAt(now, place, 10)},
-                     {"answer", ReasonList{{eightBitReason(now)}}}};
+                     {"answer", ReasonList{{eightBitReason(now)}}}}};
     offerProfile(now, finding, [](const Profile& p) { return p.ready; });
     offerProfile(now, finding,
                  [](const Profile& p) { return isLog(p) && p.gamut == gamutBt709(); });
     if (const auto* ten = otherMode(
             now, [](const RecordingMode&, const Codec& codec) { return codec.depth.bits > 8; }))
-        offerMode(now, finding, "set-mode",
+        offerMode(now, finding, RemedyId::SetMode,
                   {{"mode", ten->name}, {"rate", now.context.setup->rate}},
                   {ten->id, now.context.setup->rate, {}});
     out.push_back(std::move(finding));
@@ -139,12 +142,8 @@ static void profileLocks(const Case& now, Findings& out) {
     std::string list;
     for (const auto& lock : profile.locks)
         list += (list.empty() ? "" : ", ") + lock;
-    Finding finding;
-    finding.id = "profile-locks";
-    finding.severity = Severity::Note;
-    finding.source = kKitEntry;
-    finding.facts = {{"profile", profile.name}, {"list", list}};
-    out.push_back(std::move(finding));
+    out.push_back(
+        {FindingId::ProfileLocks, Severity::Note, {{"profile", profile.name}, {"list", list}}});
 }
 
 static void bitsForGrade(const Case& now, Findings& out) {
@@ -156,14 +155,13 @@ static void bitsForGrade(const Case& now, Findings& out) {
     const bool heavy = now.context.shoot->brief.grade == GradeWeight::Full && codec.gop != Gop::Raw;
     const bool thin = heavy && facts.bitsPerPixel < least;
     Finding finding;
-    finding.source = kCommonPractice;
     finding.facts = {{"bits", facts.bitsPerPixel},
                      {"least", least},
                      {"mode", now.context.mode->name},
                      {"rate", now.context.setup->rate},
                      {"bitRate", *facts.bitRate}};
     if (thin) {
-        finding.id = "bits-low";
+        finding.id = FindingId::BitsLow;
         finding.severity = Severity::Caution;
         if (const auto* better = otherMode(now, [&](const RecordingMode& mode, const Codec& other) {
                 const auto rate =
@@ -172,11 +170,11 @@ static void bitsForGrade(const Case& now, Findings& out) {
                        bitsPerPixel(*rate, mode.frame, now.context.setup->rate) >=
                            leastForHeavyGrade(other.gop == Gop::Intra, other.depth.bits);
             }))
-            offerMode(now, finding, "set-mode",
+            offerMode(now, finding, RemedyId::SetMode,
                       {{"mode", better->name}, {"rate", now.context.setup->rate}},
                       {better->id, now.context.setup->rate, {}});
     } else if (facts.recordTime && facts.cardHolds) {
-        finding.id = "records-well";
+        finding.id = FindingId::RecordsWell;
         finding.severity = Severity::Note;
         const bool copy = facts.second && facts.second->endsFirst;
         finding.facts.push_back({"card", copy ? facts.second->card : facts.card});
@@ -188,21 +186,18 @@ static void bitsForGrade(const Case& now, Findings& out) {
 }
 
 static void soundAndFocus(const Case& now, Findings& out) {
-    const auto cell = cellOf(latticeCase(now.context), *now.context.mode, now.context.setup->rate);
-    for (const auto& [kind, reason] : cell.costs) {
+    for (const auto& [kind, reason] : now.at.cell.costs) {
         const bool sound = kind == CostKind::Sound && now.context.scene->sound;
         if (!sound && kind != CostKind::Focus)
             continue;
-        Finding finding;
-        finding.id = sound ? "sound-lost" : "focus-lost";
-        finding.severity = sound ? Severity::Fault : Severity::Note;
-        finding.source = kKitEntry;
-        finding.facts = {{"mode", now.context.mode->name}, {"rate", now.context.setup->rate}};
+        Finding finding{sound ? FindingId::SoundLost : FindingId::FocusLost,
+                        sound ? Severity::Fault : Severity::Note,
+                        {{"mode", now.context.mode->name}, {"rate", now.context.setup->rate}}};
         if (sound)
             if (const auto* other = otherMode(now, [&](const RecordingMode& mode, const Codec&) {
                     return mode.sound && !isOffSpeed(mode, now.context.setup->rate);
                 }))
-                offerMode(now, finding, "set-mode",
+                offerMode(now, finding, RemedyId::SetMode,
                           {{"mode", other->name}, {"rate", now.context.setup->rate}},
                           {other->id, now.context.setup->rate, {}});
         out.push_back(std::move(finding));
@@ -211,17 +206,11 @@ static void soundAndFocus(const Case& now, Findings& out) {
 
 static void soundSlowed(const Case& now, Findings& out) {
     const auto& facts = now.at.recording;
-    const auto cell = cellOf(latticeCase(now.context), *now.context.mode, now.context.setup->rate);
-    const bool muted = std::any_of(cell.costs.begin(), cell.costs.end(),
-                                   [](const auto& cost) { return cost.first == CostKind::Sound; });
-    if (muted || !facts.bitRate || facts.slowdown.value() <= 1.01)
+    if (now.at.cell.hasCost(CostKind::Sound) || !facts.bitRate || facts.slowdown.value() <= 1.01)
         return;
-    Finding finding;
-    finding.id = "sound-slowed";
-    finding.severity = Severity::Note;
-    finding.source = kKitEntry;
-    finding.facts = {{"rate", now.context.setup->rate}, {"slower", facts.slowdown}};
-    out.push_back(std::move(finding));
+    out.push_back({FindingId::SoundSlowed,
+                   Severity::Note,
+                   {{"rate", now.context.setup->rate}, {"slower", facts.slowdown}}});
 }
 
 namespace {
@@ -240,16 +229,14 @@ void offerLenses(const Case& now, Finding& finding, Degrees wanted) {
         edit.setup->lens = lens.id;
         edit.setup->focal = std::clamp(wide, lens.shortest, lens.longest);
         edit.setup->iris = std::clamp(edit.setup->iris, lens.widest, lens.narrowest);
-        found.push_back({own ? "set-focal" : "set-lens",
+        found.push_back({own ? RemedyId::SetFocal : RemedyId::SetLens,
                          {{"lens", lens.name}, {"focal", edit.setup->focal}},
-                         edit,
-                         {},
-                         {},
-                         0});
+                         edit});
     }
     const auto away = [&](const Remedy& remedy) {
         const double stops = std::log2(remedy.edit.setup->focal.value() / wide.value());
-        return std::pair(std::abs(stops) > 0.02 ? std::abs(stops) : 0.0, remedy.id == "set-lens");
+        return std::pair(std::abs(stops) > 0.02 ? std::abs(stops) : 0.0,
+                         remedy.id == RemedyId::SetLens);
     };
     std::stable_sort(found.begin(), found.end(),
                      [&](const Remedy& a, const Remedy& b) { return away(a) < away(b); });
@@ -274,13 +261,14 @@ static void cropTooTight(const Case& now, Findings& out) {
     const bool tight = facts.view.value() < wanted.value() * kTighter;
     if (asked ? !tight : facts.crop.value() <= 1.005)
         return;
-    Finding finding;
-    finding.id = asked ? "crop-too-tight" : "crop-frames";
-    finding.severity = asked ? Severity::Caution : Severity::Note;
-    finding.source = "angle of view: any optics handbook";
-    finding.facts = {
-        {"crop", facts.crop}, {"focal", *facts.focal}, {"equivalent", facts.equivalent},
-        {"view", facts.view}, {"wanted", wanted},      {"lens", lens.name}};
+    Finding finding{asked ? FindingId::CropTooTight : FindingId::CropFrames,
+                    asked ? Severity::Caution : Severity::Note,
+                    {{"crop", facts.crop},
+                     {"focal", *facts.focal},
+                     {"equivalent", facts.equivalent},
+                     {"view", facts.view},
+                     {"wanted", wanted},
+                     {"lens", lens.name}}};
     if (!asked) {
         out.push_back(std::move(finding));
         return;

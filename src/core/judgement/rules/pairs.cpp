@@ -8,12 +8,9 @@
 namespace bslate::rules {
 namespace {
 
-Finding about(const Setup& other, std::string_view id, Severity severity, Facts facts) {
-    Finding finding;
-    finding.id = id;
-    finding.severity = severity;
+Finding about(const Setup& other, FindingId id, Severity severity, Facts facts) {
+    Finding finding{id, severity};
     finding.subject = other.number;
-    finding.source = kCommonPractice;
     finding.facts = std::move(facts);
     finding.facts.push_back({"other", "Setup " + other.number});
     return finding;
@@ -66,12 +63,11 @@ static void regionSwitch(const Case& now, Findings& out) {
     });
     if (was.empty() || is.empty() || stays)
         return;
-    auto finding = about(*before, "region-switch", Severity::Caution,
+    auto finding = about(*before, FindingId::RegionSwitch, Severity::Caution,
                          {{"before", "Setup " + before->number},
                           {"was", joined(was)},
                           {"now", joined(is)},
                           {"cost", camera.regionSwitch}});
-    finding.source = "the camera's kit entry";
     out.push_back(std::move(finding));
 }
 
@@ -84,26 +80,27 @@ static void camerasMatch(const Case& now, Findings& out) {
         const bool could =
             canRecord(now, *there->camera, [](const RecordingMode&) { return true; });
         if (isNearMiss(other->rate, setup.rate))
-            out.push_back(about(*other, "cameras-base", Severity::Caution,
+            out.push_back(about(*other, FindingId::CamerasBase, Severity::Caution,
                                 {{"mine", setup.rate},
                                  {"theirs", other->rate},
                                  {"drift", Duration{driftAnHour(other->rate, setup.rate)}}}));
         else if (other->rate != setup.rate)
             out.push_back(about(
-                *other, could ? "cameras-rate" : "cameras-rate-never", Severity::Caution,
+                *other, could ? FindingId::CamerasRate : FindingId::CamerasRateNever,
+                Severity::Caution,
                 {{"mine", setup.rate}, {"theirs", other->rate}, {"camera", there->camera->name}}));
         if (there->codec->depth != now.context.codec->depth)
             out.push_back(about(*other,
-                                couldMatchDepth(now, *there->camera) ? "cameras-depth"
-                                                                     : "cameras-depth-never",
+                                couldMatchDepth(now, *there->camera) ? FindingId::CamerasDepth
+                                                                     : FindingId::CamerasDepthNever,
                                 Severity::Caution,
                                 {{"mine", now.context.codec->depth.bits},
                                  {"theirs", there->codec->depth.bits},
                                  {"camera", there->camera->name}}));
         if (!(there->profile->gamut == now.context.profile->gamut))
             out.push_back(about(*other,
-                                couldMatchGamut(now, *there->camera) ? "cameras-gamut"
-                                                                     : "cameras-gamut-never",
+                                couldMatchGamut(now, *there->camera) ? FindingId::CamerasGamut
+                                                                     : FindingId::CamerasGamutNever,
                                 Severity::Note,
                                 {{"mine", now.context.profile->gamutName},
                                  {"theirs", there->profile->gamutName},

@@ -10,17 +10,8 @@
 namespace bslate::rules {
 namespace {
 
-constexpr std::string_view kPhotonStatistics = "photon statistics of the sensor model";
-constexpr std::string_view kCurveAndSensor = "the profile's curve and the sensor's full well";
-
-Finding about(const PatchPlacement& patch, std::string_view id, Severity severity,
-              std::string_view source) {
-    Finding finding;
-    finding.id = id;
-    finding.severity = severity;
-    finding.subject = patch.id;
-    finding.source = source;
-    finding.facts = {{"patch", patch.name}};
+Finding about(const PatchPlacement& patch, FindingId id, Severity severity) {
+    Finding finding{id, severity, {{"patch", patch.name}}, patch.id};
     return finding;
 }
 
@@ -51,7 +42,7 @@ std::optional<Remedy> reratingRemedy(const Case& now, Stops less) {
     auto turned = turn(*now.context.shoot, setup, TurnRating{rating});
     if (!turned)
         return std::nullopt;
-    return Remedy{"rerate", {{"ei", rating}}, std::move(turned->edit), {}, {}, 0};
+    return Remedy{RemedyId::Rerate, {{"ei", rating}}, std::move(turned->edit)};
 }
 
 // Save the subject: skin (else the darkest patch) goes to its place or out of the noise, and
@@ -66,12 +57,12 @@ void offerSavingSubject(const Case& now, Finding& finding) {
     if (std::abs(shift.value()) > 0.34)
         candidates = exposureRemedies(now, shift);
     else
-        candidates.push_back({"save-subject", {}, {*now.context.setup, std::nullopt}, {}, {}, 0});
+        candidates.push_back({RemedyId::SaveSubject, {}, {*now.context.setup, std::nullopt}});
     for (auto& remedy : candidates) {
-        const auto after = evaluationAfter(now, remedy.edit);
+        const auto after = tryOut(now, remedy.edit);
         if (!after)
             continue;
-        remedy.id = "save-subject";
+        remedy.id = RemedyId::SaveSubject;
         remedy.edit.scene = *now.context.scene;
         int given = 0;
         for (std::size_t i = 0; i < after->patches.size(); ++i) {
@@ -99,17 +90,15 @@ static void placeOrHighlight(const Case& now, Findings& out) {
     const auto& top = *conflict->top;
     // Whoever took the loss on purpose has chosen.
     for (const auto& acceptance : now.context.setup->accepted)
-        if (acceptance.finding == "patch-clipped:" + top.id)
+        if (acceptance.finding == keyOf(FindingId::PatchClipped, top.id))
             return;
     const bool kept = top.headroom >= Stops(0.0);
-    Finding finding;
-    finding.id = kept ? "highlight-kept" : "place-or-highlight";
-    finding.severity = kept ? Severity::Note : Severity::Caution;
-    finding.source = kCommonPractice;
-    finding.facts = {{"school", now.context.setup->school},
+    Finding finding{kept ? FindingId::HighlightKept : FindingId::PlaceOrHighlight,
+                    kept ? Severity::Note : Severity::Caution,
+                    {{"school", now.context.setup->school},
                      {"patch", top.name},
                      {"over", conflict->over},
-                     {"off", conflict->shift}};
+                     {"off", conflict->shift}}};
     if (!kept) {
         for (auto& remedy : darkeningRemedies(now, -top.headroom))
             offer(now, finding.remedies, std::move(remedy),
@@ -127,8 +116,8 @@ static void patchClipped(const Case& now, Findings& out) {
         if (patch.state != PatchState::Clipped)
             continue;
         const bool spare = patch.role == PatchRole::Spare;
-        auto finding = about(patch, "patch-clipped", spare ? Severity::Note : Severity::Fault,
-                             kCurveAndSensor);
+        auto finding =
+            about(patch, FindingId::PatchClipped, spare ? Severity::Note : Severity::Fault);
         finding.facts.push_back({"over", -patch.headroom});
         finding.facts.push_back({"place", patch.recorded});
         finding.facts.push_back({"clip", now.at.clip});
@@ -151,7 +140,7 @@ static void patchNearClip(const Case& now, Findings& out) {
     for (const auto& patch : now.at.patches) {
         if (patch.state != PatchState::NearClip || patch.role == PatchRole::Spare)
             continue;
-        auto finding = about(patch, "patch-near-clip", Severity::Caution, kCommonPractice);
+        auto finding = about(patch, FindingId::PatchNearClip, Severity::Caution);
         finding.facts.push_back({"room", patch.headroom});
         for (auto& remedy : darkeningRemedies(now, kNearClip - patch.headroom))
             offer(now, finding.remedies, std::move(remedy), [&](const Evaluation& after) {
@@ -168,7 +157,7 @@ static void patchInNoise(const Case& now, Findings& out) {
     for (const auto& patch : now.at.patches) {
         if (patch.state != PatchState::Noise || patch.role == PatchRole::Spare)
             continue;
-        auto finding = about(patch, "patch-in-noise", Severity::Caution, kPhotonStatistics);
+        auto finding = about(patch, FindingId::PatchInNoise, Severity::Caution);
         finding.facts.push_back({"under", -patch.aboveNoise});
         finding.facts.push_back({"floor", now.at.noiseFloor});
         finding.facts.push_back(
@@ -189,10 +178,7 @@ static void sceneWider(const Case& now, Findings& out) {
         return;
     const auto* top = brightest(now.at);
     const auto* bottom = darkest(now.at);
-    Finding finding;
-    finding.id = "scene-wider";
-    finding.severity = Severity::Fault;
-    finding.source = kPhotonStatistics;
+    Finding finding{FindingId::SceneWider, Severity::Fault};
     const Stops excess = sceneSpan(now.at) - windowSpan(now.at);
     finding.facts = {{"scene", sceneSpan(now.at)},
                      {"window", windowSpan(now.at)},
@@ -208,7 +194,7 @@ static void sceneWider(const Case& now, Findings& out) {
     const Stops drop = -top->headroom;
     const bool wanted = drop > Stops(0.0) && !torn;
     for (auto& remedy : wanted ? darkeningRemedies(now, drop) : std::vector<Remedy>()) {
-        remedy.id = "save-highlight"; // the lever follows as what it does beside its title
+        remedy.id = RemedyId::SaveHighlight; // the lever follows as what it does beside its title
         offer(now, finding.remedies, std::move(remedy),
               [](const Evaluation& after) { return brightest(after)->headroom >= Stops(0.0); });
     }
@@ -218,8 +204,7 @@ static void sceneWider(const Case& now, Findings& out) {
     for (std::size_t i = 0; i < edit.scene->patches.size(); ++i)
         if (now.at.patches[i].recorded < now.at.grey.value_or(Stops(0.0)))
             edit.scene->patches[i].reading = shifted(edit.scene->patches[i].reading, fill);
-    offer(now, finding.remedies,
-          Remedy{"change-light", {{"fill", fill}}, std::move(edit), {}, {}, 0},
+    offer(now, finding.remedies, Remedy{RemedyId::ChangeLight, {{"fill", fill}}, std::move(edit)},
           [](const Evaluation& after) {
               return brightest(after)->recorded - darkest(after)->recorded <=
                      after.clip - after.noiseFloor;
@@ -235,15 +220,12 @@ static void sceneFits(const Case& now, Findings& out) {
     if (const auto later = atEndOfChange(now))
         if (brightest(*later)->headroom < Stops(0.0) || darkest(*later)->aboveNoise < Stops(0.0))
             return; // changingLight() says when it no longer does
-    Finding finding;
-    finding.id = "scene-fits";
-    finding.severity = Severity::Good;
-    finding.source = kCurveAndSensor;
-    finding.facts = {{"room", top->headroom},
-                     {"top", top->name},
-                     {"above", bottom->aboveNoise},
-                     {"bottom", bottom->name}};
-    out.push_back(std::move(finding));
+    out.push_back({FindingId::SceneFits,
+                   Severity::Good,
+                   {{"room", top->headroom},
+                    {"top", top->name},
+                    {"above", bottom->aboveNoise},
+                    {"bottom", bottom->name}}});
 }
 
 std::span<const Rule> patchesRules() {

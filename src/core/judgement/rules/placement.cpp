@@ -43,16 +43,16 @@ static void skinOffPlace(const Case& now, Findings& out) {
         return;
     const Stops off = face->recorded - *wanted;
     const bool right = std::abs(off.value()) <= kOffPlace;
-    Finding finding;
-    finding.id = right ? "skin-in-place" : off > Stops(0.0) ? "skin-above" : "skin-below";
-    finding.severity = right ? Severity::Good : Severity::Caution;
-    finding.subject = face->id;
-    finding.source = kCommonPractice;
-    finding.facts = {{"patch", face->name},
+    Finding finding{right              ? FindingId::SkinInPlace
+                    : off > Stops(0.0) ? FindingId::SkinAbove
+                                       : FindingId::SkinBelow,
+                    right ? Severity::Good : Severity::Caution,
+                    {{"patch", face->name},
                      {"level", face->level},
                      {"off", off},
                      {"wanted", levelAt(now.context.profile->curve, *wanted, now.at.depth)},
-                     {"school", now.context.setup->school}};
+                     {"school", now.context.setup->school}},
+                    face->id};
     if (!right && torn)
         finding.severity = Severity::Note; // placeOrHighlight() speaks of the choice, once
     if (!right && !torn)
@@ -73,14 +73,14 @@ static void lightToSpareOrShort(const Case& now, Findings& out) {
         return;
     const bool tooMuch = target->shift < Stops(0.0);
     const bool ndLeft = !tooMuch && now.context.ndLoss > Stops(0.1);
-    Finding finding;
-    finding.id = tooMuch ? "nd-needed" : ndLeft ? "nd-left-over" : "light-short";
-    finding.severity = Severity::Caution;
-    finding.source = "ISO 2720:1974 exposure equation";
-    finding.facts = {{"by", target->shift},
+    Finding finding{tooMuch  ? FindingId::NdNeeded
+                    : ndLeft ? FindingId::NdLeftOver
+                             : FindingId::LightShort,
+                    Severity::Caution,
+                    {{"by", target->shift},
                      {"nd", now.context.ndLoss},
                      {"school", now.context.setup->school},
-                     {"stack", now.context.ndLoss - target->shift}};
+                     {"stack", now.context.ndLoss - target->shift}}};
     for (auto& remedy : exposureRemedies(now, target->shift))
         offer(now, finding.remedies, std::move(remedy), [&](const Evaluation& after) {
             return schoolSatisfied(now, after) && !bringsTrouble(now, after);
@@ -131,7 +131,7 @@ std::optional<Edit> movedTo(const Case& now, School school) {
     if (std::abs(target->shift.value()) <= kOffPlace)
         return edit;
     for (const auto& remedy : exposureRemedies({*context, at}, target->shift)) {
-        const auto after = evaluationAfter(now, remedy.edit);
+        const auto after = tryOut(now, remedy.edit);
         const auto left = after ? targetOf(school, *context, *after) : std::nullopt;
         if (left && std::abs(left->shift.value()) <= kOffPlace)
             return remedy.edit;
@@ -148,23 +148,21 @@ static void schoolSuggestion(const Case& now, Findings& out) {
     if (chosen == suggested || !mine)
         return;
     const auto edit = movedTo(now, suggested);
-    const auto after = edit ? evaluationAfter(now, *edit) : std::nullopt;
+    const auto after = edit ? tryOut(now, *edit) : std::nullopt;
     if (!after || !brightest(*after))
         return;
     const Stops highlights = brightest(*after)->headroom, shadows = darkest(*after)->aboveNoise;
     if (!worthOf(highlights, shadows).beats(worthOf(mine->highlights, mine->shadows)))
         return;
-    Finding finding;
-    finding.id = "school-suggested";
-    finding.severity = Severity::Note;
-    finding.source = kCommonPractice;
-    finding.facts = {{"school", suggested},
+    Finding finding{FindingId::SchoolSuggested,
+                    Severity::Note,
+                    {{"school", suggested},
                      {"chosen", chosen},
                      {"highlights", highlights},
                      {"shadows", shadows},
                      {"mineHighlights", mine->highlights},
-                     {"mineShadows", mine->shadows}};
-    offer(now, finding.remedies, Remedy{"set-school", {{"school", suggested}}, *edit, {}, {}, 0},
+                     {"mineShadows", mine->shadows}}};
+    offer(now, finding.remedies, Remedy{RemedyId::SetSchool, {{"school", suggested}}, *edit},
           [](const Evaluation&) { return true; });
     out.push_back(std::move(finding));
 }
@@ -178,13 +176,10 @@ static void cardReadsDark(const Case& now, Findings& out) {
                    patch.reading.unit == LightUnit::FootCandle;
     if (!incident || std::abs(difference.value()) < 0.05)
         return;
-    Finding finding;
-    finding.id = "meter-calibration";
-    finding.severity = Severity::Note;
-    finding.source = "ISO 2720:1974";
-    finding.facts = {{"difference", difference},
-                     {"implied", static_cast<int>(std::lround(implied.value() * 1000))}};
-    out.push_back(std::move(finding));
+    out.push_back({FindingId::MeterCalibration,
+                   Severity::Note,
+                   {{"difference", difference},
+                    {"implied", static_cast<int>(std::lround(implied.value() * 1000))}}});
 }
 
 std::span<const Rule> placementRules() {

@@ -9,13 +9,11 @@
 namespace bslate::rules {
 namespace {
 
-constexpr std::string_view kBodyTest = "a test of this body";
-
 Remedy toProfile(const Case& now, const Profile& profile) {
     Edit edit;
     edit.setup = *now.context.setup;
     edit.setup->profile = profile.id;
-    return {"set-profile", {{"profile", profile.name}}, edit, {}, {}, 0};
+    return {RemedyId::SetProfile, {{"profile", profile.name}}, edit};
 }
 
 } // namespace
@@ -44,13 +42,11 @@ static void curveSource(const Case& now, Findings& out) {
     if (now.at.curveSource == CurveSource::MeasuredElsewhere) {
         const auto* camera = findCamera(now.context.shoot->kit, profile.measured->camera);
         const auto* nominal = findProfile(now.context.shoot->kit, profile.measured->nominal);
-        Finding finding;
-        finding.id = "measured-elsewhere";
-        finding.severity = Severity::Caution;
-        finding.source = kBodyTest;
-        finding.facts = {{"profile", profile.name},
+        Finding finding{FindingId::MeasuredElsewhere,
+                        Severity::Caution,
+                        {{"profile", profile.name},
                          {"camera", camera ? camera->name : profile.measured->camera},
-                         {"base", profile.measured->base}};
+                         {"base", profile.measured->base}}};
         if (nominal)
             offer(now, finding.remedies, toProfile(now, *nominal),
                   [](const Evaluation&) { return true; });
@@ -58,14 +54,11 @@ static void curveSource(const Case& now, Findings& out) {
         return;
     }
     if (now.at.curveSource == CurveSource::Measured) {
-        Finding finding;
-        finding.id = "measured-in-use";
-        finding.severity = Severity::Note;
-        finding.source = kBodyTest;
-        finding.facts = {{"profile", profile.name},
-                         {"clip", now.at.sensorClip},
-                         {"nominal", now.context.base->sensor.clip}};
-        out.push_back(std::move(finding));
+        out.push_back({FindingId::MeasuredInUse,
+                       Severity::Note,
+                       {{"profile", profile.name},
+                        {"clip", now.at.sensorClip},
+                        {"nominal", now.context.base->sensor.clip}}});
         return;
     }
     for (const auto& other : now.context.shoot->kit.profiles) {
@@ -73,11 +66,9 @@ static void curveSource(const Case& now, Findings& out) {
             other.measured->camera != now.context.camera->id ||
             other.measured->base != now.context.base->iso)
             continue;
-        Finding finding;
-        finding.id = "nominal-in-use";
-        finding.severity = Severity::Note;
-        finding.source = kBodyTest;
-        finding.facts = {{"profile", profile.name}, {"measured", other.name}};
+        Finding finding{FindingId::NominalInUse,
+                        Severity::Note,
+                        {{"profile", profile.name}, {"measured", other.name}}};
         offer(now, finding.remedies, toProfile(now, other), [](const Evaluation&) { return true; });
         out.push_back(std::move(finding));
         return;

@@ -30,8 +30,8 @@ void offerTurn(const Case& now, Finding& finding, const Turn& change, Remedy rem
     const bool paid = turned->payer != Payer::Nobody;
     remedy.facts.push_back({"cost", Stops(std::abs(turned->gained.value()))});
     remedy.facts.push_back({"payer", turned->payer});
-    if (paid && remedy.id == "set-shutter")
-        remedy.id = "set-shutter-paid";
+    if (paid && remedy.id == RemedyId::SetShutter)
+        remedy.id = RemedyId::SetShutterPaid;
     const bool moved = isMoving(now.at.cadence.pulsing);
     offer(now, finding.remedies, std::move(remedy), [&](const Evaluation& after) {
         const auto& pulsing = after.cadence.pulsing;
@@ -44,7 +44,7 @@ bool isSafeAt(const Case& now, FrameRate rate) {
     const auto turned = turn(*now.context.shoot, *now.context.setup, TurnRate{rate});
     if (!turned || !turned->edit.setup)
         return false;
-    const auto at = evaluationAfter(now, turned->edit);
+    const auto at = tryOut(now, turned->edit);
     return at && !isMoving(at->cadence.pulsing);
 }
 
@@ -55,7 +55,7 @@ void offerShutters(const Case& now, Finding& finding, std::vector<Shutter> safe)
     });
     for (std::size_t i = 0; i < std::min(kMostRemedies, safe.size()); ++i)
         offerTurn(now, finding, TurnShutter{safe[i]},
-                  Remedy{"set-shutter", {{"shutter", safe[i]}}, {}, {}, {}, 0});
+                  Remedy{RemedyId::SetShutter, {{"shutter", safe[i]}}, {}});
 }
 
 // Another rate, with the shutter that holds the light still there when it matters.
@@ -63,7 +63,7 @@ void offerRate(const Case& now, Finding& finding, const SafeRate& safe) {
     const auto& setup = *now.context.setup;
     if (safe.anyShutter || isSafeAt(now, safe.rate)) {
         offerTurn(now, finding, TurnRate{safe.rate},
-                  Remedy{"set-rate", {{"rate", safe.rate}}, {}, {}, {}, 0});
+                  Remedy{RemedyId::SetRate, {{"rate", safe.rate}}, {}});
         return;
     }
     const auto dial = nearestOnDial(now.context.camera->shutter, Shutter(*safe.shutter), safe.rate);
@@ -72,8 +72,7 @@ void offerRate(const Case& now, Finding& finding, const SafeRate& safe) {
         first ? turn(*now.context.shoot, *first->edit.setup, TurnShutter{dial}) : first;
     if (!second)
         return;
-    Remedy remedy{
-        "set-rate-shutter", {{"rate", safe.rate}, {"shutter", dial}}, second->edit, {}, {}, 0};
+    Remedy remedy{RemedyId::SetRateShutter, {{"rate", safe.rate}, {"shutter", dial}}, second->edit};
     const bool moved = isMoving(now.at.cadence.pulsing);
     offer(now, finding.remedies, std::move(remedy), [&](const Evaluation& after) {
         return isStill(after.cadence.pulsing) || (moved && !isMoving(after.cadence.pulsing));
@@ -90,14 +89,14 @@ void offerRates(const Case& now, Finding& finding) {
             offerRate(now, finding, safe);
 }
 
-// How the pulsing shows: the id of the finding.
-std::string_view kindOf(const Case& now, bool shutterHelps) {
+// How the pulsing shows.
+FindingId kindOf(const Case& now, bool shutterHelps) {
     const auto& pulsing = now.at.cadence.pulsing;
     if (!isMoving(pulsing))
-        return pulsing.bands >= 0.1 ? "bands-standing" : "pulsing-in-step";
+        return pulsing.bands >= 0.1 ? FindingId::BandsStanding : FindingId::PulsingInStep;
     if (pulsing.alias <= kDrift)
-        return "pulsing-drift";
-    return shutterHelps ? "pulsing-visible" : "pulsing-unspannable";
+        return FindingId::PulsingDrift;
+    return shutterHelps ? FindingId::PulsingVisible : FindingId::PulsingUnspannable;
 }
 
 // What else is to be known: bands that roll, other lamps that move, mains that let go of the step.
@@ -131,18 +130,16 @@ void stillLight(const Case& now, Findings& out) {
         lamp ? swing(cadence.lights, Seconds(0.01 / lamp->frequency.value())) : Swing{};
     if (!lamp || peakToPeak(bare) < kPulsesAtAll)
         return;
-    Finding finding;
-    finding.id = "pulsing-still";
-    finding.severity = Severity::Good;
-    finding.source = "integral of the waveform over the exposure";
-    finding.facts = {
-        {"shutter", now.context.setup->shutter},
-        {"time", now.at.exposureTime},
-        {"pulses", Magnification(lamp->frequency.value() * now.at.exposureTime.value())},
-        {"frequency", lamp->frequency},
-        {"worst", cadence.pulsing.worstOnMains}};
+    Finding finding{
+        FindingId::PulsingStill,
+        Severity::Good,
+        {{"shutter", now.context.setup->shutter},
+         {"time", now.at.exposureTime},
+         {"pulses", Magnification(lamp->frequency.value() * now.at.exposureTime.value())},
+         {"frequency", lamp->frequency},
+         {"worst", cadence.pulsing.worstOnMains}}};
     if (!lamp->fromMains)
-        finding.id = "pulsing-still-own";
+        finding.id = FindingId::PulsingStillOwn;
     out.push_back(std::move(finding));
 }
 
@@ -162,7 +159,6 @@ static void pulsedLight(const Case& now, Findings& out) {
     const Stops seen = moves ? pulsing.moving : pulsing.peakToPeak;
     finding.severity =
         moves && pulsing.worstMoving >= kObvious ? Severity::Fault : Severity::Caution;
-    finding.source = "integral of the waveform over the exposure";
     finding.facts = {{"shutter", now.context.setup->shutter},
                      {"rate", now.context.setup->rate},
                      {"ripple", pulsing.ripple},
@@ -185,23 +181,17 @@ static void motion(const Case& now, Findings& out) {
     const auto& scene = *now.context.scene;
     const auto& cadence = now.at.cadence;
     if (scene.pan && cadence.fastestPan && *scene.pan > *cadence.fastestPan) {
-        Finding finding;
-        finding.id = "pan-strobes";
-        finding.severity = Severity::Caution;
-        finding.source = kCommonPractice;
-        finding.facts = {{"pan", *scene.pan},
-                         {"most", *cadence.fastestPan},
-                         {"crossing", Duration{cadence.shortestCrossing}},
-                         {"rate", now.context.setup->rate}};
-        out.push_back(std::move(finding));
+        out.push_back({FindingId::PanStrobes,
+                       Severity::Caution,
+                       {{"pan", *scene.pan},
+                        {"most", *cadence.fastestPan},
+                        {"crossing", Duration{cadence.shortestCrossing}},
+                        {"rate", now.context.setup->rate}}});
     }
     if (cadence.skew > kLeans) {
-        Finding finding;
-        finding.id = "skew-leans";
-        finding.severity = Severity::Caution;
-        finding.source = kCommonPractice;
-        finding.facts = {{"skew", cadence.skew}, {"readout", now.at.recording.readout}};
-        out.push_back(std::move(finding));
+        out.push_back({FindingId::SkewLeans,
+                       Severity::Caution,
+                       {{"skew", cadence.skew}, {"readout", now.at.recording.readout}}});
     }
 }
 

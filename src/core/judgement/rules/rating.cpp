@@ -14,7 +14,7 @@ constexpr Stops kNoCost(0.05); // less than any figure shows
 std::optional<Evaluation> atBaseRating(const Case& now) {
     Edit edit{*now.context.setup, std::nullopt};
     edit.setup->rating = now.at.base;
-    return evaluationAfter(now, edit);
+    return tryOut(now, edit);
 }
 
 } // namespace
@@ -23,17 +23,13 @@ static void ratingDiffers(const Case& now, Findings& out) {
     const double offset = now.at.ratingOffset.value();
     if (now.at.iso == IsoBehaviour::Recorded || std::abs(offset) < 0.05)
         return;
-    Finding finding;
-    finding.id = offset < 0 ? "rated-over" : "rated-under";
-    finding.severity = Severity::Note;
-    finding.topic = Topic::Grading;
-    finding.source = "definition of exposure index; the rating LUT undoes it";
-    finding.facts = {{"by", now.at.ratingOffset},
-                     {"ei", now.context.setup->rating},
-                     {"base", now.at.base},
-                     {"clip", now.at.clip + now.at.ratingOffset},
-                     {"floor", now.at.noiseFloor + now.at.ratingOffset}};
-    out.push_back(std::move(finding));
+    out.push_back({offset < 0 ? FindingId::RatedOver : FindingId::RatedUnder,
+                   Severity::Note,
+                   {{"by", now.at.ratingOffset},
+                    {"ei", now.context.setup->rating},
+                    {"base", now.at.base},
+                    {"clip", now.at.clip + now.at.ratingOffset},
+                    {"floor", now.at.noiseFloor + now.at.ratingOffset}}});
 }
 
 static void isoOutsideProfile(const Case& now, Findings& out) {
@@ -42,15 +38,13 @@ static void isoOutsideProfile(const Case& now, Findings& out) {
     const bool below = setup.rating < dial.minimum;
     if (!below && setup.rating <= dial.maximum)
         return;
-    Finding finding;
-    finding.id = below ? "iso-below-minimum" : "iso-above-maximum";
-    finding.severity = Severity::Fault;
-    finding.source = "the camera's kit entry";
+    Finding finding{below ? FindingId::IsoBelowMinimum : FindingId::IsoAboveMaximum,
+                    Severity::Fault};
     const auto limit = below ? dial.minimum : dial.maximum;
     finding.facts = {
         {"ei", setup.rating}, {"limit", limit}, {"profile", now.context.profile->name}};
     if (auto turned = turn(*now.context.shoot, setup, TurnRating{limit}))
-        offer(now, finding.remedies, Remedy{"set-rating", {{"ei", limit}}, turned->edit, {}, {}, 0},
+        offer(now, finding.remedies, Remedy{RemedyId::SetRating, {{"ei", limit}}, turned->edit},
               [](const Evaluation&) { return true; });
     out.push_back(std::move(finding));
 }
@@ -58,15 +52,13 @@ static void isoOutsideProfile(const Case& now, Findings& out) {
 static void isoOffBase(const Case& now, Findings& out) {
     const auto& setup = *now.context.setup;
     if (now.context.base->iso != setup.base) {
-        Finding finding;
-        finding.id = "base-not-offered";
-        finding.severity = Severity::Fault;
-        finding.source = "the camera's kit entry";
-        finding.facts = {{"base", setup.base}, {"used", now.at.base}};
+        Finding finding{FindingId::BaseNotOffered,
+                        Severity::Fault,
+                        {{"base", setup.base}, {"used", now.at.base}}};
         Edit edit{setup, std::nullopt};
         edit.setup->base = now.at.base;
         offer(now, finding.remedies,
-              Remedy{"set-base", {{"ei", now.at.base}}, std::move(edit), {}, {}, 0},
+              Remedy{RemedyId::SetBase, {{"ei", now.at.base}}, std::move(edit)},
               [](const Evaluation&) { return true; });
         out.push_back(std::move(finding));
     }
@@ -78,19 +70,19 @@ static void isoOffBase(const Case& now, Findings& out) {
     const bool above = now.at.gain > Stops(0.0);
     const Stops cost = above ? now.at.noiseFloor - atBase->noiseFloor : atBase->clip - now.at.clip;
     const bool free = cost < kNoCost;
-    Finding finding;
-    finding.id = above ? "iso-above-base" : free ? "iso-below-base-free" : "iso-below-base";
-    finding.severity = free ? Severity::Note : Severity::Caution;
-    finding.source = "gain before the curve: full well is unchanged";
-    finding.facts = {{"gain", cost},
+    Finding finding{above  ? FindingId::IsoAboveBase
+                    : free ? FindingId::IsoBelowBaseFree
+                           : FindingId::IsoBelowBase,
+                    free ? Severity::Note : Severity::Caution,
+                    {{"gain", cost},
                      {"ei", setup.rating},
                      {"base", now.at.base},
                      {"clip", now.at.clip},
-                     {"floor", now.at.noiseFloor}};
+                     {"floor", now.at.noiseFloor}}};
     if (!free && now.at.base >= now.context.iso.minimum && now.at.base <= now.context.iso.maximum)
         if (auto turned = turn(*now.context.shoot, setup, TurnRating{now.at.base}))
             offer(now, finding.remedies,
-                  Remedy{"set-rating", {{"ei", now.at.base}}, turned->edit, {}, {}, 0},
+                  Remedy{RemedyId::SetRating, {{"ei", now.at.base}}, turned->edit},
                   [](const Evaluation& after) { return std::abs(after.gain.value()) < 0.05; });
     out.push_back(std::move(finding));
 }

@@ -13,23 +13,22 @@ constexpr double kCurveLow = 90.0; // percent
 static void curveEndsLow(const Case& now, Findings& out) {
     if (now.at.clipLevel.value() >= kCurveLow)
         return;
-    Finding finding;
-    finding.id = now.at.curveEndsFirst ? "curve-ends-low" : "sensor-ends-low";
-    finding.severity = Severity::Note;
-    finding.source = now.at.curveEndsFirst ? "the profile's curve" : "the sensor's full well";
-    finding.facts = {
-        {"level", now.at.clipLevel}, {"clip", now.at.clip}, {"profile", now.context.profile->name}};
-    out.push_back(std::move(finding));
+    out.push_back({now.at.curveEndsFirst ? FindingId::CurveEndsLow : FindingId::SensorEndsLow,
+                   Severity::Note,
+                   {{"level", now.at.clipLevel},
+                    {"clip", now.at.clip},
+                    {"profile", now.context.profile->name}}});
 }
 
 static void zebraToSet(const Case& now, Findings& out) {
     for (const auto& zebra : now.at.zebra) {
         Finding finding;
         const bool guard = zebra.use == ZebraUse::Guard;
-        finding.id = !zebra.reachable ? "zebra-out-of-reach" : guard ? "zebra-guard" : "zebra-skin";
+        finding.id = !zebra.reachable ? FindingId::ZebraOutOfReach
+                     : guard          ? FindingId::ZebraGuard
+                                      : FindingId::ZebraSkin;
         finding.severity = Severity::Note;
         finding.subject = guard ? "guard" : "skin";
-        finding.source = "this curve and the camera's zebra steps";
         finding.facts = {{"level", zebra.set},
                          {"exact", zebra.exact},
                          {"margin", zebra.margin},
@@ -47,12 +46,7 @@ static void strongNd(const Case& now, Findings& out) {
             std::find(now.context.setup->filters.begin(), now.context.setup->filters.end(),
                       filter.id) != now.context.setup->filters.end())
             return;
-    Finding finding;
-    finding.id = "nd-infrared";
-    finding.severity = Severity::Caution;
-    finding.source = kCommonPractice;
-    finding.facts = {{"density", density}};
-    out.push_back(std::move(finding));
+    out.push_back({FindingId::NdInfrared, Severity::Caution, {{"density", density}}});
 }
 
 static void skinCodes(const Case& now, Findings& out) {
@@ -60,11 +54,9 @@ static void skinCodes(const Case& now, Findings& out) {
     if (!face || face->state == PatchState::Clipped)
         return;
     const auto& curve = now.context.profile->curve;
-    Finding finding;
-    finding.id = now.at.depth.bits == 8 ? "skin-codes-8" : "skin-codes";
-    finding.severity = Severity::Note;
+    Finding finding{now.at.depth.bits == 8 ? FindingId::SkinCodes8 : FindingId::SkinCodes,
+                    Severity::Note};
     finding.subject = face->id;
-    finding.source = "this curve at the mode's bit depth";
     const auto codes = [&](int bits) {
         return static_cast<int>(std::lround(codesInStop(curve, face->recorded, BitDepth{bits})));
     };

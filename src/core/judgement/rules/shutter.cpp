@@ -31,8 +31,7 @@ void offerShutter(const Case& now, Finding& finding, ShutterAngle aim) {
     const auto away = [&](const Evaluation& at) {
         return std::abs(stopsBetween(at.angle, aim).value());
     };
-    offer(now, finding.remedies,
-          Remedy{"set-shutter", {{"shutter", dial}}, std::move(edit), {}, {}, 0},
+    offer(now, finding.remedies, Remedy{RemedyId::SetShutter, {{"shutter", dial}}, std::move(edit)},
           [&](const Evaluation& after) { return away(after) < away(now.at); });
 }
 
@@ -48,7 +47,6 @@ static void shutterAngleOffRule(const Case& now, Findings& out) {
     const bool close = std::abs(off.value()) <= kAngleClose;
     const auto* before = leftBehindBy(now);
     Finding finding;
-    finding.source = kCommonPractice;
     finding.facts = {
         {"angle", Shutter(now.at.angle)},
         {"time", now.at.exposureTime},
@@ -58,29 +56,30 @@ static void shutterAngleOffRule(const Case& now, Findings& out) {
         {"steps", stepsOnDial(now.context.camera->shutter, setup.shutter, aim, setup.rate)}};
     finding.severity = Severity::Caution;
     if (!fitsFrame(setup.shutter, setup.rate)) {
-        finding.id = "shutter-longer-than-frame";
+        finding.id = FindingId::ShutterLongerThanFrame;
         finding.severity = Severity::Fault;
     } else if (school == ShutterSchool::Custom) {
-        finding.id = "shutter-by-hand";
+        finding.id = FindingId::ShutterByHand;
         finding.severity = Severity::Note;
     } else if (close) {
         // No praise for a shutter under which the light pulses.
-        finding.id = school == ShutterSchool::Crisp ? "shutter-crisp" : "shutter-half-frame";
+        finding.id =
+            school == ShutterSchool::Crisp ? FindingId::ShutterCrisp : FindingId::ShutterHalfFrame;
         finding.severity = isMoving(now.at.cadence.pulsing) ? Severity::Note : Severity::Good;
     } else if (before) {
-        finding.id = "shutter-left-behind";
+        finding.id = FindingId::ShutterLeftBehind;
         finding.facts.push_back({"before", "Setup " + before->number});
         finding.facts.push_back({"was", before->rate});
     } else if (school == ShutterSchool::MainsLocked && isStill(now.at.cadence.pulsing)) {
-        finding.id = "shutter-locked-off";
+        finding.id = FindingId::ShutterLockedOff;
         finding.severity = Severity::Note;
     } else if (school == ShutterSchool::Crisp) {
-        finding.id = "shutter-not-crisp";
+        finding.id = FindingId::ShutterNotCrisp;
     } else if (std::abs(fromQuarter.value()) <= kAngleClose) {
-        finding.id = "shutter-crisp";
+        finding.id = FindingId::ShutterCrisp;
         finding.severity = Severity::Note;
     } else {
-        finding.id = fromHalf > Stops(0.0) ? "shutter-long" : "shutter-short";
+        finding.id = fromHalf > Stops(0.0) ? FindingId::ShutterLong : FindingId::ShutterShort;
     }
     if (finding.severity == Severity::Fault || finding.severity == Severity::Caution)
         offerShutter(now, finding, aim);
@@ -93,20 +92,17 @@ static void shutterNotOnDial(const Case& now, Findings& out) {
     const Stops off = stopsBetween(exposureTime(dial, setup.rate), now.at.exposureTime);
     if (std::abs(off.value()) < 0.01)
         return;
-    Finding finding;
-    finding.id = "shutter-not-on-dial";
-    finding.severity = Severity::Caution;
-    finding.source = "the camera's kit entry";
-    finding.facts = {{"set", setup.shutter},
+    Finding finding{FindingId::ShutterNotOnDial,
+                    Severity::Caution,
+                    {{"set", setup.shutter},
                      {"dial", dial},
                      {"off", off},
                      {"degrees", Degrees(std::abs(shutterAngle(dial, setup.rate).value() -
                                                   now.at.angle.value()))},
-                     {"camera", now.context.camera->name}};
+                     {"camera", now.context.camera->name}}};
     Edit edit{setup, std::nullopt};
     edit.setup->shutter = dial;
-    offer(now, finding.remedies,
-          Remedy{"set-shutter", {{"shutter", dial}}, std::move(edit), {}, {}, 0},
+    offer(now, finding.remedies, Remedy{RemedyId::SetShutter, {{"shutter", dial}}, std::move(edit)},
           [](const Evaluation&) { return true; });
     out.push_back(std::move(finding));
 }
@@ -116,17 +112,14 @@ static void rateNearMiss(const Case& now, Findings& out) {
     const FrameRate base = now.context.shoot->brief.rate;
     if (!isNearMiss(setup.rate, base))
         return;
-    Finding finding;
-    finding.id = "rate-near-miss";
-    finding.severity = Severity::Caution;
-    finding.source = "3600 s * (ratio of the rates - 1)";
-    finding.facts = {
-        {"rate", setup.rate}, {"base", base}, {"drift", Duration{driftAnHour(setup.rate, base)}}};
+    Finding finding{
+        FindingId::RateNearMiss,
+        Severity::Caution,
+        {{"rate", setup.rate}, {"base", base}, {"drift", Duration{driftAnHour(setup.rate, base)}}}};
     Edit edit{setup, std::nullopt};
     edit.setup->rate = base;
     if (bitRateAt(*now.context.mode, base, base))
-        offer(now, finding.remedies,
-              Remedy{"set-rate", {{"rate", base}}, std::move(edit), {}, {}, 0},
+        offer(now, finding.remedies, Remedy{RemedyId::SetRate, {{"rate", base}}, std::move(edit)},
               [](const Evaluation&) { return true; });
     out.push_back(std::move(finding));
 }

@@ -12,13 +12,8 @@
 namespace bslate::rules {
 namespace {
 
-Finding limit(std::string_view id, Severity severity, Facts facts) {
-    Finding finding;
-    finding.id = id;
-    finding.severity = severity;
-    finding.source = kKitEntry;
-    finding.facts = std::move(facts);
-    return finding;
+Finding limit(FindingId id, Severity severity, Facts facts) {
+    return {id, severity, std::move(facts)};
 }
 
 // Takes run over: what a card must hold beyond a take that must not be interrupted.
@@ -45,14 +40,13 @@ void offerLasting(const Case& now, Finding& finding) {
         if (!turned)
             continue;
         offer(now, finding.remedies,
-              Remedy{
-                  "set-mode", {{"mode", mode.name}, {"rate", setup.rate}}, turned->edit, {}, {}, 0},
+              Remedy{RemedyId::SetMode, {{"mode", mode.name}, {"rate", setup.rate}}, turned->edit},
               [&](const Evaluation& after) {
                   const auto& facts = after.recording;
                   return facts.bitRate && facts.cardHolds && facts.recordTime &&
                          *facts.recordTime >= withMargin(take);
               });
-        if (!finding.remedies.empty() && finding.remedies.back().id == "set-mode")
+        if (!finding.remedies.empty() && finding.remedies.back().id == RemedyId::SetMode)
             return;
     }
 }
@@ -65,7 +59,7 @@ void offerRelay(const Case& now, Finding& finding) {
     edit.setup->secondSlot = SecondSlot::Relay;
     const Seconds take = now.context.scene->longestTake;
     offer(now, finding.remedies,
-          Remedy{"day-relay", {{"camera", now.context.camera->name}}, std::move(edit), {}, {}, 0},
+          Remedy{RemedyId::DayRelay, {{"camera", now.context.camera->name}}, std::move(edit)},
           [&](const Evaluation& after) {
               return after.recording.recordTime && *after.recording.recordTime >= withMargin(take);
           });
@@ -83,11 +77,10 @@ void offerWithoutMirror(const Case& now, Finding& finding) {
     const Facts facts = {{"camera", now.context.camera->name}};
     if (now.context.setup->secondSlot == SecondSlot::Mirror && now.context.mode->proxy) {
         edit.setup->secondSlot = SecondSlot::Proxy;
-        offer(now, finding.remedies, Remedy{"day-proxy", facts, edit, {}, {}, 0}, cured);
+        offer(now, finding.remedies, Remedy{RemedyId::DayProxy, facts, edit}, cured);
     }
     edit.setup->secondSlot = SecondSlot::Unused;
-    offer(now, finding.remedies, Remedy{"day-mirror-off", facts, std::move(edit), {}, {}, 0},
-          cured);
+    offer(now, finding.remedies, Remedy{RemedyId::DayMirrorOff, facts, std::move(edit)}, cured);
 }
 
 // The card that ends the take first, with what it is short or how little it has to spare.
@@ -98,9 +91,9 @@ void cardForTake(const Case& now, Findings& out) {
         return;
     const bool copy = facts.second && facts.second->endsFirst;
     const bool isShort = *facts.recordTime < take;
-    auto finding = limit(!isShort ? "card-tight"
-                         : copy   ? "mirror-short"
-                                  : "card-short",
+    auto finding = limit(!isShort ? FindingId::CardTight
+                         : copy   ? FindingId::MirrorShort
+                                  : FindingId::CardShort,
                          isShort ? Severity::Fault : Severity::Caution,
                          {{"card", copy ? facts.second->card : facts.card},
                           {"slot", copy ? facts.second->slot : facts.slot},
@@ -108,7 +101,6 @@ void cardForTake(const Case& now, Findings& out) {
                           {"take", Duration{take}},
                           {"spare", Duration{std::max(Seconds(0), *facts.recordTime - take)}},
                           {"bitRate", *facts.bitRate}});
-    finding.source = isShort ? "capacity over bit rate" : kCommonPractice;
     if (copy)
         offerWithoutMirror(now, finding);
     else
@@ -128,13 +120,13 @@ static void takeLimits(const Case& now, Findings& out) {
         return;
     if (mode.clipLimit && *mode.clipLimit < take) {
         auto finding = limit(
-            "clip-limit-short", Severity::Fault,
+            FindingId::ClipLimitShort, Severity::Fault,
             {{"limit", Duration{*mode.clipLimit}}, {"take", Duration{take}}, {"mode", mode.name}});
         offerLasting(now, finding);
         out.push_back(std::move(finding));
     }
     if (facts.heat && facts.heat->time < take) {
-        auto finding = limit("heat-short", Severity::Fault,
+        auto finding = limit(FindingId::HeatShort, Severity::Fault,
                              {{"camera", now.context.camera->name},
                               {"limit", Duration{facts.heat->time}},
                               {"beyond", beyondHeat(*facts.heat)},
@@ -148,7 +140,7 @@ static void takeLimits(const Case& now, Findings& out) {
 
 static void secondSlot(const Case& now, Findings& out) {
     const auto& facts = now.at.recording;
-    const auto tell = [&](std::string_view id, const std::string& slot, const std::string& card,
+    const auto tell = [&](FindingId id, const std::string& slot, const std::string& card,
                           DataRate need, DataRate best) {
         auto finding = limit(id, Severity::Fault,
                              {{"camera", now.context.camera->name},
@@ -156,7 +148,6 @@ static void secondSlot(const Case& now, Findings& out) {
                               {"need", CardSpeed{need}},
                               {"best", CardSpeed{best}},
                               {"card", card}});
-        finding.source = "the cards' guaranteed speed classes";
         offerWithoutMirror(now, finding);
         out.push_back(std::move(finding));
     };
@@ -164,10 +155,10 @@ static void secondSlot(const Case& now, Findings& out) {
         return;
     const auto& second = *facts.second;
     if (!facts.card.empty() && !facts.cardHolds)
-        tell("first-slot-slow", facts.slot, facts.card, facts.peak, facts.guaranteed);
+        tell(FindingId::FirstSlotSlow, facts.slot, facts.card, facts.peak, facts.guaranteed);
     if (!second.holds)
-        tell(second.card.empty() ? "mirror-no-card" : "mirror-slow", second.slot, second.card,
-             second.peak, second.guaranteed);
+        tell(second.card.empty() ? FindingId::MirrorNoCard : FindingId::MirrorSlow, second.slot,
+             second.card, second.peak, second.guaranteed);
 }
 
 static void classUnknown(const Case& now, Findings& out) {
@@ -175,10 +166,10 @@ static void classUnknown(const Case& now, Findings& out) {
     const auto tell = [&](const std::string& card, const std::string& slot, DataRate peak,
                           DataRate guaranteed) {
         const bool easily = cardFit(peak, guaranteed) == CardFit::Fits;
-        auto finding = limit("card-class-unknown", easily ? Severity::Note : Severity::Caution,
-                             {{"card", card}, {"slot", slot}, {"best", CardSpeed{guaranteed}}});
+        auto finding =
+            limit(FindingId::CardClassUnknown, easily ? Severity::Note : Severity::Caution,
+                  {{"card", card}, {"slot", slot}, {"best", CardSpeed{guaranteed}}});
         finding.subject = slot;
-        finding.source = "SD Association, buses and speed classes (from memory)";
         out.push_back(std::move(finding));
     };
     if (facts.classUnknown)
@@ -197,17 +188,15 @@ static void slowMotion(const Case& now, Findings& out) {
     const double off = slowdown.value() / scene.slowMotion.value();
     Finding finding;
     const bool matches = std::abs(std::log2(off)) < 0.05;
-    finding.id = matches ? "slow-motion" : "slow-motion-off";
+    finding.id = matches ? FindingId::SlowMotion : FindingId::SlowMotionOff;
     finding.severity = matches ? Severity::Good : Severity::Caution;
-    finding.source = "capture rate over delivery rate";
     finding.facts = {{"rate", now.context.setup->rate},
                      {"factor", slowdown},
                      {"wanted", scene.slowMotion},
                      {"need", need}};
     if (!matches)
         if (auto turned = turn(*now.context.shoot, *now.context.setup, TurnRate{need}))
-            offer(now, finding.remedies,
-                  Remedy{"set-rate", {{"rate", need}}, turned->edit, {}, {}, 0},
+            offer(now, finding.remedies, Remedy{RemedyId::SetRate, {{"rate", need}}, turned->edit},
                   [&](const Evaluation& after) {
                       return std::abs(std::log2(after.recording.slowdown.value() /
                                                 scene.slowMotion.value())) < 0.05;
@@ -225,7 +214,7 @@ static void lightAgainstMinimum(const Case& now, Findings& out) {
     if (over.value() < 0.3)
         return;
     auto finding =
-        limit("too-bright-at-minimum", Severity::Caution,
+        limit(FindingId::TooBrightAtMinimum, Severity::Caution,
               {{"limit", now.context.iso.minimum}, {"iris", setup.iris}, {"over", over}});
     for (auto& remedy : exposureRemedies(now, -over))
         offer(now, finding.remedies, std::move(remedy), [&](const Evaluation& after) {
@@ -240,12 +229,12 @@ static void lightEstimated(const Case& now, Findings& out) {
     if (!scene.described || !isEstimated(scene))
         return;
     const auto range = luxOf(*scene.described);
-    Finding finding;
-    finding.id = "light-estimated";
-    finding.severity = Severity::Caution;
-    finding.source = range.source;
-    finding.facts = {{"low", range.low}, {"high", range.high}, {"off", uncertaintyOf(range)}};
-    out.push_back(std::move(finding));
+    out.push_back({FindingId::LightEstimated,
+                   Severity::Caution,
+                   {{"low", range.low},
+                    {"high", range.high},
+                    {"off", uncertaintyOf(range)},
+                    {"source", std::string(range.source)}}});
 }
 
 std::span<const Rule> takesRules() {
