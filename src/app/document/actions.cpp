@@ -1,11 +1,10 @@
 #include "app/document/actions.h"
 
 #include "app/document/text.h"
-#include "core/advice/starting.h"
 #include "core/base/fresh_id.h"
+#include "core/shoot/acceptances.h"
 #include "core/shoot/scene_line_text.h"
-
-#include <algorithm>
+#include "core/shoot/uses.h"
 
 namespace bslate::app {
 namespace {
@@ -15,11 +14,6 @@ Scene namedScene(const std::string& id) {
     scene.name = fromQt(Actions::tr("New scene"));
     scene.patches.front().name = fromQt(Actions::tr("Grey card"));
     return scene;
-}
-
-template<class Items>
-auto positionOf(Items& items, const std::string& id) {
-    return std::find_if(items.begin(), items.end(), [&](const auto& i) { return i.id == id; });
 }
 
 } // namespace
@@ -88,31 +82,16 @@ void Actions::changeBrief(const QString& name, const std::function<void(Brief&)>
     m_document.edit(name, std::move(after));
 }
 
+void Actions::put(const QString& name, Added added) {
+    if (m_document.edit(name, std::move(added.shoot)) && !added.setup.empty())
+        m_document.select(toQt(added.setup));
+}
+
 QString Actions::addScene(const SceneLine& line) {
-    Shoot after = m_document.shoot();
-    Scene scene = line.scene;
-    scene.id = freshId(after.scenes, "scene");
-    after.days = std::max(after.days, scene.day);
-    const bool taken =
-        std::any_of(after.setups.begin(), after.setups.end(),
-                    [&](const Setup& setup) { return setup.number == scene.number; });
-    QString setupId;
-    if (!scene.number.empty() && !taken && !after.kit.cameras.empty()) {
-        Setup setup = startingSetup(after, m_document.setup());
-        setup.id = freshId(after.setups, "setup");
-        setup.number = scene.number;
-        setup.name = scene.name;
-        setup.scene = scene.id;
-        setupId = toQt(setup.id);
-        after.setups.push_back(std::move(setup));
-    }
-    const QString id = toQt(scene.id);
-    after.scenes.push_back(std::move(scene));
-    if (!m_document.edit(tr("Add scene %1").arg(toQt(line.scene.name)), std::move(after)))
-        return {};
-    if (!setupId.isEmpty())
-        m_document.select(setupId);
-    return id;
+    auto added = withScene(m_document.shoot(), line, m_document.setup());
+    const QString id = toQt(added.scene);
+    put(tr("Add scene %1").arg(toQt(line.scene.name)), std::move(added));
+    return findScene(m_document.shoot(), fromQt(id)) ? id : QString();
 }
 
 void Actions::rewriteScene(const QString& sceneId, const SceneLine& line) {
@@ -121,49 +100,26 @@ void Actions::rewriteScene(const QString& sceneId, const SceneLine& line) {
 }
 
 void Actions::addSetup() {
-    Shoot after = m_document.shoot();
-    const auto* current = m_document.setup();
-    if (after.kit.cameras.empty()) {
+    if (m_document.shoot().kit.cameras.empty()) {
         emit refused(tr("The kit has no camera: open a kit file first (Shoot, Use kit file)."));
         return;
     }
-    Setup setup = startingSetup(after, current);
-    setup.id = freshId(after.setups, "setup");
-    setup.number = freshNumber(after, current ? current->number : std::string());
-    setup.name = fromQt(tr("New setup"));
-    if (after.scenes.empty()) {
-        after.scenes.push_back(namedScene("scene-1"));
-    }
-    setup.scene = current ? current->scene : after.scenes.front().id;
-    const QString id = toQt(setup.id);
-    after.setups.push_back(std::move(setup));
-    m_document.edit(tr("Add setup"), std::move(after));
-    m_document.select(id);
+    put(tr("Add setup"), withSetup(m_document.shoot(), m_document.setup(), fromQt(tr("New setup")),
+                                   namedScene("scene-1")));
 }
 
 void Actions::duplicateSetup() {
+    if (const auto* current = m_document.setup())
+        put(tr("Duplicate setup"), withSetupCopied(m_document.shoot(), current->id));
+}
+
+void Actions::deleteSetup() {
     const auto* current = m_document.setup();
     if (!current)
         return;
     Shoot after = m_document.shoot();
-    Setup copy = *current;
-    copy.id = freshId(after.setups, "setup");
-    copy.number = freshNumber(after, current->number);
-    copy.accepted.clear();
-    const QString id = toQt(copy.id);
-    after.setups.insert(positionOf(after.setups, current->id) + 1, std::move(copy));
-    m_document.edit(tr("Duplicate setup"), std::move(after));
-    m_document.select(id);
-}
-
-void Actions::deleteSetup() {
-    Shoot after = m_document.shoot();
-    const auto at = positionOf(after.setups, fromQt(m_document.setupId()));
-    if (at == after.setups.end())
-        return;
-    const QString name = tr("Delete setup %1").arg(toQt(at->number));
-    after.setups.erase(at);
-    m_document.edit(name, std::move(after));
+    std::erase_if(after.setups, [&](const Setup& setup) { return setup.id == current->id; });
+    m_document.edit(tr("Delete setup %1").arg(toQt(current->number)), std::move(after));
 }
 
 void Actions::addScene() {
@@ -174,73 +130,50 @@ void Actions::addScene() {
 
 void Actions::deleteScene(const QString& sceneId) {
     Shoot after = m_document.shoot();
-    const auto id = fromQt(sceneId);
-    for (const auto& setup : after.setups) {
-        if (setup.scene == id) {
-            emit refused(tr("Setup %1 uses this scene: delete or move the setup first.")
-                             .arg(toQt(setup.number)));
-            return;
-        }
-    }
-    const auto at = positionOf(after.scenes, id);
-    if (at == after.scenes.end())
+    if (const auto* user = setupInScene(after, fromQt(sceneId))) {
+        emit refused(tr("Setup %1 uses this scene: delete or move the setup first.")
+                         .arg(toQt(user->number)));
         return;
-    after.scenes.erase(at);
+    }
+    std::erase_if(after.scenes, [&](const Scene& scene) { return toQt(scene.id) == sceneId; });
     m_document.edit(tr("Delete scene"), std::move(after));
 }
 
 QString Actions::addPatch(const QString& sceneId) {
     QString id;
     const bool done = changeScene(tr("Add patch"), sceneId, [&](Scene& scene) {
-        Patch patch;
-        patch.id = freshId(scene.patches, "patch");
-        patch.name = fromQt(tr("New patch"));
-        patch.role = PatchRole::Highlight;
-        for (const auto& other : scene.patches)
-            if (other.role == PatchRole::Grey)
-                patch.reading = other.reading;
-        id = toQt(patch.id);
-        scene.patches.push_back(std::move(patch));
+        id = toQt(bslate::addPatch(scene, fromQt(tr("New patch"))));
     });
     return done ? id : QString();
 }
 
 void Actions::duplicatePatch(const QString& sceneId, const QString& patchId) {
-    changeScene(tr("Duplicate patch"), sceneId, [&](Scene& scene) {
-        const auto at = positionOf(scene.patches, fromQt(patchId));
-        if (at == scene.patches.end())
-            return;
-        Patch copy = *at;
-        copy.id = freshId(scene.patches, "patch");
-        scene.patches.insert(at + 1, std::move(copy));
-    });
+    changeScene(tr("Duplicate patch"), sceneId,
+                [&](Scene& scene) { copyPatch(scene, fromQt(patchId)); });
 }
 
 void Actions::deletePatch(const QString& sceneId, const QString& patchId) {
     changeScene(tr("Delete patch"), sceneId, [&](Scene& scene) {
-        const auto at = positionOf(scene.patches, fromQt(patchId));
-        if (at != scene.patches.end())
-            scene.patches.erase(at);
+        std::erase_if(scene.patches, [&](const Patch& own) { return toQt(own.id) == patchId; });
     });
 }
 
 void Actions::accept(const QString& findingKey, const QString& reason) {
-    if (reason.trimmed().isEmpty()) {
-        emit refused(tr("To accept this, say why: the reason is printed on the card."));
-        return;
-    }
+    bool accepted = true;
     changeSetup(tr("Accept finding"), [&](Setup& setup) {
-        std::erase_if(setup.accepted,
-                      [&](const Acceptance& a) { return a.finding == fromQt(findingKey); });
-        setup.accepted.push_back({fromQt(findingKey), fromQt(reason.trimmed()), {}});
+        accepted = bslate::accept(setup.accepted, fromQt(findingKey), fromQt(reason));
     });
+    if (!accepted)
+        emit refused(needsReason());
 }
 
 void Actions::withdrawAcceptance(const QString& findingKey) {
-    changeSetup(tr("Withdraw acceptance"), [&](Setup& setup) {
-        std::erase_if(setup.accepted,
-                      [&](const Acceptance& a) { return a.finding == fromQt(findingKey); });
-    });
+    changeSetup(tr("Withdraw acceptance"),
+                [&](Setup& setup) { withdraw(setup.accepted, fromQt(findingKey)); });
+}
+
+QString needsReason() {
+    return Actions::tr("To accept this, say why: the reason is printed on the card.");
 }
 
 } // namespace bslate::app

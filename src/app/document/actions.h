@@ -1,8 +1,8 @@
 #pragma once
 
 #include "app/document/shoot_document.h"
+#include "core/advice/additions.h"
 #include "core/advice/levers.h"
-#include "core/shoot/scene_line.h"
 
 #include <QObject>
 
@@ -62,10 +62,14 @@ private:
         QString setupId;
         Stops owed{0.0};
     };
+    void put(const QString& name, Added added); ///< and selects the new setup
     [[nodiscard]] Stops owedBy(const ShootDocument::Value& start) const;
 
     ShootDocument& m_document;
     Debt m_debt;
 };
+
+/// Why nothing is accepted without a reason.
+[[nodiscard]] QString needsReason();
 
 } // namespace bslate::app

@@ -33,6 +33,7 @@ void BackgroundJob::start(std::function<Then(const Control&)> work) {
     m_since.start();
     m_ticker->start();
     m_thread.start([this, state, work = std::move(work)] {
+        state->begun = true;
         if (state->stopped)
             return;
         auto then = work(Control(state));
@@ -65,6 +66,15 @@ void BackgroundJob::hurry() {
 void BackgroundJob::settle() {
     m_thread.waitForDone();
     QCoreApplication::sendPostedEvents(this);
+}
+
+void BackgroundJob::stopUnlessBegun() {
+    if (m_state && !m_state->begun)
+        stop();
+}
+
+bool BackgroundJob::letEnd(int mostMs) {
+    return m_thread.waitForDone(mostMs);
 }
 
 std::optional<double> BackgroundJob::progress() const {

@@ -22,6 +22,7 @@ class BackgroundJob : public QObject {
     Q_OBJECT
 
     struct State {
+        std::atomic<bool> begun = false;
         std::atomic<bool> stopped = false;
         std::atomic<double> done = 0;
     };
@@ -55,6 +56,9 @@ public:
     void stop();
     void hurry();  ///< the work ends with what it has, and its Then is called
     void settle(); ///< waits for the work and its Then: for pictures and tests
+    void stopUnlessBegun();
+    /// Waits for the work, whose Then is called later; false when it takes longer than `mostMs`.
+    bool letEnd(int mostMs = -1);
 
     [[nodiscard]] bool isRunning() const { return m_state != nullptr; }
     /// The share that is done, once the work has taken half a second.

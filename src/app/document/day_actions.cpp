@@ -1,13 +1,14 @@
 #include "app/document/day_actions.h"
 
+#include "app/document/actions.h"
 #include "app/document/text.h"
-#include "core/base/fresh_id.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
+#include "core/shoot/acceptances.h"
+#include "core/shoot/edit.h"
 #include "core/shoot/take_line.h"
 
 #include <algorithm>
-#include <cmath>
 
 namespace bslate::app {
 
@@ -17,7 +18,7 @@ DayActions::DayActions(ShootDocument& document, DayPlanner& planner, QObject* pa
     , m_planner(planner) {}
 
 bool DayActions::edit(const QString& name, const ShootDay& day, int drag) {
-    return m_document.edit(name, withDay(m_document.shoot(), day), drag);
+    return m_document.edit(name, applied(m_document.shoot(), {.day = day}), drag);
 }
 
 template<class Change>
@@ -36,12 +37,7 @@ QString DayActions::addTake(const QString& line, const QString& after) {
         return {};
     }
     auto day = m_planner.day();
-    Take added = *std::move(take);
-    added.id = freshId(day.takes, "take");
-    const QString id = toQt(added.id);
-    const auto here = std::find_if(day.takes.begin(), day.takes.end(),
-                                   [&](const Take& other) { return toQt(other.id) == after; });
-    day.takes.insert(here == day.takes.end() ? here : here + 1, std::move(added));
+    const QString id = toQt(bslate::addTake(day, *std::move(take), fromQt(after)));
     return edit(tr("Add take"), day) ? id : QString();
 }
 
@@ -51,17 +47,7 @@ void DayActions::rewriteTake(const QString& take, const QString& line) {
         emit refused(messageOf(typed.error()));
         return;
     }
-    changeTake(tr("Change take"), take, [&](Take& own) {
-        own.name = typed->name;
-        own.setups = typed->setups;
-        own.length = typed->length;
-        own.at = typed->at;
-        own.gap = typed->gap;
-        own.whole = typed->whole;
-        std::erase_if(own.cards, [&](const CardPin& pin) {
-            return std::find(own.setups.begin(), own.setups.end(), pin.setup) == own.setups.end();
-        });
-    });
+    changeTake(tr("Change take"), take, [&](Take& own) { own = rewritten(own, *typed); });
 }
 
 void DayActions::removeTake(const QString& take) {
@@ -117,16 +103,11 @@ void DayActions::putCard(CardPlace place, int unit) {
 }
 
 void DayActions::failCard(int unit, Seconds at) {
-    auto day = m_planner.day();
-    const auto& id = m_planner.plan().cards.unitIds[static_cast<std::size_t>(unit)];
-    const auto same = [&](const CardFailure& failure) { return failure.card == id; };
-    if (std::erase_if(day.failures, same) > 0) {
-        edit(tr("Card in use again"), day);
-        return;
-    }
-    constexpr double kDay = 24 * 3600;
-    day.failures.push_back({id, Seconds(std::fmod(std::max(0.0, at.value()), kDay)), {}});
-    edit(tr("Card failed"), day);
+    const auto before = m_planner.day();
+    const auto& card = m_planner.plan().cards.unitIds[static_cast<std::size_t>(unit)];
+    const auto day = withCardFailed(before, card, at);
+    edit(day.failures.size() < before.failures.size() ? tr("Card in use again") : tr("Card failed"),
+         day);
 }
 
 void DayActions::fillFromScenes() {
@@ -166,27 +147,20 @@ void DayActions::setFinished(Seconds length) {
 }
 
 void DayActions::apply(const QString& name, const Edit& change) {
-    const bool wasFile = change.kit && m_document.shoot().kitFile;
-    Shoot after = applied(m_document.shoot(), change);
-    if (wasFile)
-        after.kitFile.reset(); // the kit is changed inside this shoot, not in its file
-    m_document.edit(name, std::move(after));
+    m_document.edit(name, applied(m_document.shoot(), change));
 }
 
 void DayActions::accept(const QString& key, const QString& reason) {
-    if (reason.trimmed().isEmpty()) {
-        emit refused(tr("A reason is needed: it is printed and remembered."));
-        return;
-    }
     auto day = m_planner.day();
-    std::erase_if(day.accepted, [&](const Acceptance& own) { return own.finding == fromQt(key); });
-    day.accepted.push_back({fromQt(key), fromQt(reason.trimmed()), {}});
-    edit(tr("Accept"), day);
+    if (bslate::accept(day.accepted, fromQt(key), fromQt(reason)))
+        edit(tr("Accept"), day);
+    else
+        emit refused(needsReason());
 }
 
 void DayActions::withdraw(const QString& key) {
     auto day = m_planner.day();
-    std::erase_if(day.accepted, [&](const Acceptance& own) { return own.finding == fromQt(key); });
+    bslate::withdraw(day.accepted, fromQt(key));
     edit(tr("Take acceptance back"), day);
 }
 

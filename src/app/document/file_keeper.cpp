@@ -75,7 +75,6 @@ FileKeeper::FileKeeper(ShootDocument& document, QSettings& settings, const QStri
     , m_autosaves(scratch)
     , m_timer(new QTimer(this)) {
     clearBrokenLock(settings.fileName());
-    m_writer.setMaxThreadCount(1);
     m_timer->setSingleShot(true);
     m_timer->setInterval(kAutosaveMs);
     connect(m_timer, &QTimer::timeout, this, &FileKeeper::startAutosave);
@@ -88,11 +87,6 @@ FileKeeper::FileKeeper(ShootDocument& document, QSettings& settings, const QStri
         if (clean)
             forgetAutosave();
     });
-}
-
-FileKeeper::~FileKeeper() {
-    m_writer.clear();
-    m_writer.waitForDone();
 }
 
 void FileKeeper::startNew() {
@@ -176,12 +170,12 @@ Outcome FileKeeper::save(const QString& path) {
         shoot.kitFile.reset(); // a relative reference would break: embed the kit
     const std::string text = io::writeShoot(shoot);
     Outcome saved = Done{};
-    QThreadPool writing;
-    writing.start([&] { saved = io::writeFileAtomically(fromQt(target), text); });
-    if (!writing.waitForDone(kUnnoticedMs)) {
-        emit waitingForDisk();
-        writing.waitForDone();
-    }
+    BackgroundJob writing;
+    writing.start([&](const BackgroundJob::Control&) {
+        saved = io::writeFileAtomically(fromQt(target), text);
+        return [] {};
+    });
+    waitFor(writing);
     if (!saved)
         return saved.error();
     forgetAutosave();
@@ -234,7 +228,7 @@ Outcome FileKeeper::leaveBehind() {
     }
     m_autosaves.startOver();
     m_written.clear();
-    m_job.reset();
+    m_obsolete.reset();
     return Done{};
 }
 
@@ -292,32 +286,33 @@ void FileKeeper::startAutosave() {
     if (!m_document.isModified())
         return;
     m_written = m_autosaves.placesFor(m_document.path());
-    if (!m_job)
-        m_job = std::make_shared<Job>();
-    m_writer.clear(); // of an older state
-    m_writer.start([this, job = m_job, value = m_document.value(), places = m_written,
-                    document = m_document.path()] {
-        if (job->obsolete)
-            return;
-        const auto kept = keep(*value, places, document);
-        if (kept && job->obsolete)
-            QFile::remove(*kept);
-        QMetaObject::invokeMethod(
-            this,
-            [this, job, kept] {
-                if (!job->obsolete)
+    if (!m_obsolete)
+        m_obsolete = std::make_shared<std::atomic<bool>>(false);
+    m_autosaving.start(
+        [this, obsolete = m_obsolete, value = m_document.value(), places = m_written,
+         document = m_document.path()](const BackgroundJob::Control&) -> BackgroundJob::Then {
+            if (*obsolete)
+                return [] {};
+            const auto kept = keep(*value, places, document);
+            if (kept && *obsolete)
+                QFile::remove(*kept);
+            return [this, obsolete, kept] {
+                if (!*obsolete)
                     tell(kept ? Outcome(Done{}) : Outcome(kept.error()), kept ? *kept : QString());
-            },
-            Qt::QueuedConnection);
-    });
+            };
+        });
+}
+
+void FileKeeper::waitFor(BackgroundJob& writing) {
+    if (writing.letEnd(kUnnoticedMs))
+        return;
+    emit waitingForDisk();
+    writing.letEnd();
 }
 
 void FileKeeper::waitForDisk() {
-    m_writer.clear();
-    if (m_writer.waitForDone(kUnnoticedMs))
-        return;
-    emit waitingForDisk();
-    m_writer.waitForDone();
+    m_autosaving.stopUnlessBegun();
+    waitFor(m_autosaving);
 }
 
 void FileKeeper::autosaveNow() {
@@ -333,10 +328,10 @@ void FileKeeper::autosaveNow() {
 // A write that is on its way removes what it wrote itself, so nobody waits for it.
 void FileKeeper::forgetAutosave() {
     m_timer->stop();
-    m_writer.clear();
-    if (m_job)
-        m_job->obsolete = true;
-    m_job.reset();
+    m_autosaving.stop();
+    if (m_obsolete)
+        *m_obsolete = true;
+    m_obsolete.reset();
     for (const auto& place : m_written)
         QFile::remove(place);
     m_written.clear();

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/document/autosaves.h"
+#include "app/document/background_job.h"
 #include "app/document/disk_copy.h"
 #include "app/document/shoot_document.h"
 #include "core/base/result.h"
@@ -8,7 +9,6 @@
 
 #include <QObject>
 #include <QStringList>
-#include <QThreadPool>
 
 #include <atomic>
 #include <memory>
@@ -29,7 +29,6 @@ public:
     /// were never saved, or whose own folder cannot be written to.
     FileKeeper(ShootDocument& document, QSettings& settings, const QString& scratch,
                QObject* parent = nullptr);
-    ~FileKeeper() override;
 
     /// Starts an empty shoot with the starter kit embedded.
     void startNew();
@@ -78,13 +77,11 @@ signals:
     void waitingForDisk(); ///< the calling thread waits for a write that takes longer than usual
 
 private:
-    struct Job {
-        std::atomic<bool> obsolete = false;
-    };
     /// The same on a worker thread: a slow disk must not stop a drag. The value is immutable, so
     /// nothing is copied or locked.
     void startAutosave();
     [[nodiscard]] Outcome leaveBehind();
+    void waitFor(BackgroundJob& writing);
     [[nodiscard]] io::AgreeToKit agreedFor(const QString& path) const;
     void follow(const QString& path);
     void tell(const Outcome& outcome, const QString& place);
@@ -96,9 +93,10 @@ private:
     DiskCopy m_disk;
     QTimer* m_timer;
     bool m_alone = true;
-    QStringList m_written;      ///< where this window may have kept the present shoot
-    std::shared_ptr<Job> m_job; ///< of the present shoot
-    QThreadPool m_writer;       ///< the last member: ends before the others go
+    QStringList m_written; ///< where this window may have kept the present shoot
+    /// Set when what is being written of the present shoot is not to be kept.
+    std::shared_ptr<std::atomic<bool>> m_obsolete;
+    BackgroundJob m_autosaving; ///< the last member: ends before the others go
 };
 
 } // namespace bslate::app

@@ -1,10 +1,10 @@
 #include "app/document/kit_actions.h"
 
 #include "app/document/text.h"
-#include "core/advice/starting.h"
-#include "core/base/fresh_id.h"
+#include "core/advice/additions.h"
 #include "core/kit/check.h"
 #include "core/kit/edit.h"
+#include "core/shoot/uses.h"
 #include "io/json/kit_json.h"
 #include "io/system/files.h"
 
@@ -13,34 +13,6 @@
 #include <algorithm>
 
 namespace bslate::app {
-namespace {
-
-// Calls `visit(list, prefix)` with the kit's list of a kind.
-template<class AnyKit, class Visit>
-auto withList(AnyKit& kit, GearKind kind, Visit visit) {
-    switch (kind) {
-    case GearKind::Camera:
-        return visit(kit.cameras, "camera");
-    case GearKind::Lens:
-        return visit(kit.lenses, "lens");
-    case GearKind::Filter:
-        return visit(kit.filters, "filter");
-    case GearKind::Card:
-        return visit(kit.cards, "card");
-    case GearKind::Battery:
-        return visit(kit.batteries, "battery");
-    case GearKind::Reader:
-        return visit(kit.readers, "reader");
-    case GearKind::Drive:
-        return visit(kit.drives, "drive");
-    case GearKind::Charger:
-        break;
-    }
-    return visit(kit.chargers, "charger");
-}
-
-} // namespace
-
 QString nameOf(GearKind kind) {
     const QString names[] = {KitActions::tr("camera"),  KitActions::tr("lens"),
                              KitActions::tr("filter"),  KitActions::tr("card"),
@@ -74,76 +46,28 @@ bool KitActions::change(const QString& name, const std::function<void(Kit&)>& ch
 QString KitActions::add(GearKind kind) {
     QString id;
     const bool done = change(tr("Add %1").arg(nameOf(kind)), [&](Kit& kit) {
-        withList(kit, kind, [&](auto& items, const char* prefix) {
-            using Item = typename std::decay_t<decltype(items)>::value_type;
-            Item item;
-            if constexpr (std::is_same_v<Item, Camera>)
-                item = freshCamera();
-            item.id = freshId(items, prefix);
-            item.name = fromQt(tr("New %1").arg(nameOf(kind)));
-            if constexpr (std::is_same_v<Item, Filter>)
-                item.label = {NdTradition::Density, 0.6};
-            if constexpr (std::is_same_v<Item, CardReader>)
-                item.forms = {CardForm::Sd};
-            id = toQt(item.id);
-            items.push_back(std::move(item));
-        });
+        id = toQt(addGear(kit, kind, fromQt(tr("New %1").arg(nameOf(kind)))));
     });
     return done ? id : QString();
 }
 
 QString KitActions::duplicate(GearKind kind, const QString& id) {
-    QString copyId;
+    std::optional<std::string> copy;
     const bool done = change(tr("Duplicate %1").arg(nameOf(kind)), [&](Kit& kit) {
-        withList(kit, kind, [&](auto& items, const char* prefix) {
-            const auto* item = findById(items, fromQt(id));
-            if (!item)
-                return;
-            auto copy = *item;
-            copy.id = freshId(items, prefix);
-            copy.name += fromQt(tr(" copy"));
-            copyId = toQt(copy.id);
-            items.insert(items.begin() + (item - items.data()) + 1, std::move(copy));
-        });
+        copy = copyGear(kit, kind, fromQt(id), fromQt(tr(" copy")));
     });
-    return done ? copyId : QString();
-}
-
-// The setup or camera that would be left without it.
-QString KitActions::userOf(GearKind kind, const std::string& id) const {
-    const auto& shoot = m_document.shoot();
-    for (const auto& setup : shoot.setups) {
-        const bool filter =
-            std::find(setup.filters.begin(), setup.filters.end(), id) != setup.filters.end();
-        if ((kind == GearKind::Camera && setup.camera == id) ||
-            (kind == GearKind::Lens && setup.lens == id) || (kind == GearKind::Filter && filter))
-            return tr("setup %1").arg(toQt(setup.number));
-    }
-    for (const auto& camera : shoot.kit.cameras) {
-        const bool battery = std::find(camera.batteries.begin(), camera.batteries.end(), id) !=
-                             camera.batteries.end();
-        if ((kind == GearKind::Lens && camera.fixedLens == id) ||
-            (kind == GearKind::Battery && battery))
-            return toQt(camera.name);
-    }
-    for (const auto& charger : shoot.kit.chargers)
-        if (kind == GearKind::Battery &&
-            std::find(charger.batteries.begin(), charger.batteries.end(), id) !=
-                charger.batteries.end())
-            return toQt(charger.name);
-    return {};
+    return done && copy ? toQt(*copy) : QString();
 }
 
 void KitActions::remove(GearKind kind, const QString& id) {
-    if (const QString user = userOf(kind, fromQt(id)); !user.isEmpty()) {
-        emit refused(tr("%1 uses this %2: change that first.").arg(user, nameOf(kind)));
+    if (const auto user = userOf(m_document.shoot(), kind, fromQt(id))) {
+        const QString name = toQt(user->name);
+        emit refused(tr("%1 uses this %2: change that first.")
+                         .arg(user->kind == User::Kind::Setup ? tr("setup %1").arg(name) : name,
+                              nameOf(kind)));
         return;
     }
-    change(tr("Delete %1").arg(nameOf(kind)), [&](Kit& kit) {
-        withList(kit, kind, [&](auto& items, const char*) {
-            std::erase_if(items, [&](const auto& item) { return item.id == fromQt(id); });
-        });
-    });
+    change(tr("Delete %1").arg(nameOf(kind)), [&](Kit& kit) { removeGear(kit, kind, fromQt(id)); });
 }
 
 Camera KitActions::freshCamera() const {
@@ -177,28 +101,7 @@ void KitActions::importFile(const QString& path) {
 
 void KitActions::exportFile(const QString& path, GearKind kind, const QString& id) {
     const auto& kit = m_document.shoot().kit;
-    Kit chosen = kit;
-    if (const auto camera = extracted(kit, fromQt(id)); kind == GearKind::Camera && camera) {
-        chosen = *camera;
-    } else {
-        withList(kit, kind, [&](const auto& items, const char*) {
-            const auto* item = findById(items, fromQt(id));
-            if (!item)
-                return;
-            chosen = Kit();
-            chosen.name = item->name;
-            withList(chosen, kind, [&](auto& list, const char*) {
-                if constexpr (std::is_same_v<std::decay_t<decltype(list)>,
-                                             std::decay_t<decltype(items)>>)
-                    list = {*item};
-            });
-            if constexpr (std::is_same_v<std::decay_t<decltype(*item)>, Charger>)
-                for (const auto& battery : kit.batteries) // which it names
-                    if (std::find(item->batteries.begin(), item->batteries.end(), battery.id) !=
-                        item->batteries.end())
-                        chosen.batteries.push_back(battery);
-        });
-    }
+    const Kit chosen = extracted(kit, kind, fromQt(id)).value_or(kit);
     const auto outcome = io::writeFileAtomically(fromQt(path), io::writeKit(chosen));
     if (outcome)
         emit told(tr("Written: %1").arg(path));

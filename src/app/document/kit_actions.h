@@ -1,15 +1,13 @@
 #pragma once
 
 #include "app/document/shoot_document.h"
+#include "core/kit/gear.h"
 
 #include <QObject>
 
 #include <functional>
 
 namespace bslate::app {
-
-enum class GearKind { Camera, Lens, Filter, Card, Battery, Reader, Drive, Charger };
-inline constexpr int kGearKinds = 8;
 
 /// What a person can do to the kit, as named undoable edits. An edit that would leave the kit with
 /// a broken reference is refused and told through refused(). A kit that came from a file beside
@@ -45,8 +43,6 @@ signals:
     void told(const QString& message);
 
 private:
-    [[nodiscard]] QString userOf(GearKind kind, const std::string& id) const;
-
     ShootDocument& m_document;
 };
 

@@ -3,6 +3,7 @@
 #include "app/document/text.h"
 #include "core/base/fresh_id.h"
 #include "core/kit/profile_edit.h"
+#include "core/shoot/uses.h"
 
 #include <QCoreApplication>
 
@@ -45,12 +46,11 @@ QString ProfileActions::add(const Profile& profile, const std::vector<std::strin
 
 void ProfileActions::remove(const QString& id) {
     const auto wanted = fromQt(id);
-    for (const auto& setup : document().shoot().setups)
-        if (setup.profile == wanted) {
-            emit refused(tr("Setup %1 records in this profile: give it another one first.")
-                             .arg(toQt(setup.number)));
-            return;
-        }
+    if (const auto* setup = setupInProfile(document().shoot(), wanted)) {
+        emit refused(tr("Setup %1 records in this profile: give it another one first.")
+                         .arg(toQt(setup->number)));
+        return;
+    }
     m_kit.change(tr("Delete profile"),
                  [&](Kit& kit) { kit = withoutProfile(std::move(kit), wanted); });
 }

@@ -57,6 +57,10 @@ void add(std::vector<Remedy>& list, std::optional<Remedy> remedy) {
 
 std::optional<Evaluation> tryOut(const Case& now, const Edit& edit) {
     const auto& setup = edit.setup ? *edit.setup : *now.context.setup;
+    if (edit.kit) {
+        const auto at = evaluate(applied(*now.context.shoot, edit), setup);
+        return at ? std::optional(*at) : std::nullopt;
+    }
     const auto resolved = resolve(*now.context.shoot, setup);
     if (!resolved)
         return std::nullopt;

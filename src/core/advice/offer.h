@@ -9,8 +9,8 @@
 
 namespace bslate {
 
-/// Evaluates the document as `edit` would leave it, without copying the shoot. Nothing when the
-/// edited setup cannot be evaluated.
+/// Evaluates the setup as `edit` would leave it; the shoot is copied only for another kit. Nothing
+/// when the edited setup cannot be evaluated.
 [[nodiscard]] std::optional<Evaluation> tryOut(const Case& now, const Edit& edit);
 
 /// Fills in the remedy's predicted effect from its evaluation, and what it does beside its title.

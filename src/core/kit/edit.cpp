@@ -1,6 +1,6 @@
 #include "core/kit/edit.h"
 
-#include "core/base/find_by_id.h"
+#include "core/base/fresh_id.h"
 #include "core/kit/mode_line.h"
 
 #include <algorithm>
@@ -40,15 +40,6 @@ void renameProfile(Kit& kit, const std::string& from, const std::string& to) {
     }
 }
 
-// `wanted`, or with the first number behind it that is not taken.
-template<class Taken>
-std::string freshIdIn(const std::string& wanted, Taken taken) {
-    std::string id = wanted;
-    for (int n = 2; taken(id); ++n)
-        id = wanted + "-" + std::to_string(n);
-    return id;
-}
-
 // Adds the items of `from` to `into`; `renamed(old, new)` is told of every id that had to change.
 template<class Item, class Renamed>
 void add(std::vector<Item>& into, std::vector<Item>& from, Renamed renamed) {
@@ -58,11 +49,12 @@ void add(std::vector<Item>& into, std::vector<Item>& from, Renamed renamed) {
             continue;
         if (there) {
             const std::string old = item.id;
-            for (int n = 2; findById(into, item.id) ||
-                            std::count_if(from.begin(), from.end(),
-                                          [&](const Item& o) { return o.id == item.id; }) > 1;
-                 ++n)
-                item.id = old + "-" + std::to_string(n);
+            item.id = freeIdIn(old, [&](const std::string& id) {
+                return findById(into, id) ||
+                       std::count_if(from.begin(), from.end(), [&](const Item& other) {
+                           return &other != &item && other.id == id;
+                       }) > 0;
+            });
             renamed(old, item.id);
         }
         into.push_back(item);
@@ -80,7 +72,7 @@ Kit merged(const Kit& kit, Kit other) {
         const auto* there = findCamera(kit, camera.id);
         if (!there || *there == camera)
             continue;
-        const std::string fresh = freshIdIn(camera.id, [&](const std::string& id) {
+        const std::string fresh = freeIdIn(camera.id, [&](const std::string& id) {
             return findCamera(kit, id) || findCamera(other, id);
         });
         for (auto& profile : other.profiles)

@@ -1,6 +1,6 @@
 #include "core/kit/mode_line.h"
 
-#include "core/base/find_by_id.h"
+#include "core/base/fresh_id.h"
 #include "core/light/optics.h"
 #include "core/quantity/number_text.h"
 #include "core/quantity/parse.h"
@@ -164,14 +164,6 @@ bool looksLikeAQuantity(const std::string& word) {
            word.starts_with("off") || word.ends_with("-bit");
 }
 
-template<class Items>
-std::string freshId(const Items& items, const std::string& wanted) {
-    std::string id = wanted;
-    for (int n = 2; findById(items, id); ++n)
-        id = wanted + "-" + std::to_string(n);
-    return id;
-}
-
 std::string gopWord(Gop gop) {
     return gop == Gop::Raw ? "raw" : gop == Gop::Intra ? "intra" : "long";
 }
@@ -216,7 +208,7 @@ std::string areaFor(Camera& camera, Magnification crop) {
         if (std::abs(cropFactor(whole.width, area.width).value() - crop.value()) < 0.005)
             return area.id;
     SensorArea area;
-    area.id = freshId(camera.areas, "crop-" + trimmed(crop.value(), 2));
+    area.id = freeId(camera.areas, "crop-" + trimmed(crop.value(), 2));
     area.name = print(crop) + " crop";
     area.width = whole.width * (1.0 / crop.value());
     area.height = whole.height * (1.0 / crop.value());
@@ -230,7 +222,7 @@ std::string codecFor(Camera& camera, const ModeLine& line) {
             return codec.id;
     Codec codec;
     codec.name = codecName(line);
-    codec.id = freshId(camera.codecs, idFrom(codec.name));
+    codec.id = freeId(camera.codecs, idFrom(codec.name));
     codec.gop = line.gop;
     codec.depth = line.depth;
     codec.chroma = line.chroma;
@@ -294,7 +286,7 @@ void addMode(Camera& camera, const ModeLine& line) {
     mode.area = areaFor(camera, line.crop);
     mode.codec = codecFor(camera, line);
     mode.name = line.name.empty() ? plainName(line.frame, codecName(line), line.crop) : line.name;
-    mode.id = freshId(camera.modes, idFrom(mode.name));
+    mode.id = freeId(camera.modes, idFrom(mode.name));
     mode.frame = line.frame;
     mode.rates = line.rates;
     mode.sound = line.sound;

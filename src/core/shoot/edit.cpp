@@ -1,22 +1,49 @@
 #include "core/shoot/edit.h"
 
-#include "core/shoot/take_line.h"
+#include <algorithm>
 
 namespace bslate {
+namespace {
+
+// The days of the plan with this one among them, as a revision names them; none when it is planned.
+std::optional<std::vector<std::string>> orderWith(const Shoot& shoot, int number) {
+    std::vector<int> numbers;
+    for (const auto& day : shoot.plan)
+        numbers.push_back(day.number);
+    const auto at = std::lower_bound(numbers.begin(), numbers.end(), number);
+    if (at != numbers.end() && *at == number)
+        return std::nullopt;
+    numbers.insert(at, number);
+    std::vector<std::string> order;
+    for (const int one : numbers)
+        order.push_back(std::to_string(one));
+    return order;
+}
+
+} // namespace
+
+Revision revisionOf(const Shoot& shoot, const Edit& edit) {
+    Revision revision;
+    if (edit.setup && findSetup(shoot, edit.setup->id))
+        revision.setups.put.push_back(*edit.setup);
+    if (edit.scene && findScene(shoot, edit.scene->id))
+        revision.scenes.put.push_back(*edit.scene);
+    if (edit.day) {
+        revision.plan.put.push_back(*edit.day);
+        revision.plan.order = orderWith(shoot, edit.day->number);
+    }
+    if (edit.kit) {
+        revision.kit = *edit.kit;
+        if (shoot.kitFile) {
+            revision.head = headOf(shoot);
+            revision.head->kitFile.reset();
+        }
+    }
+    return revision;
+}
 
 Shoot applied(const Shoot& shoot, const Edit& edit) {
-    Shoot result = shoot;
-    if (edit.setup)
-        if (auto* setup = findSetup(result, edit.setup->id))
-            *setup = *edit.setup;
-    if (edit.scene)
-        if (auto* scene = findScene(result, edit.scene->id))
-            *scene = *edit.scene;
-    if (edit.kit)
-        result.kit = *edit.kit;
-    if (edit.day)
-        result = withDay(std::move(result), *edit.day);
-    return result;
+    return revised(shoot, revisionOf(shoot, edit));
 }
 
 } // namespace bslate

@@ -1,20 +1,23 @@
 #pragma once
 
-#include "core/shoot/shoot.h"
+#include "core/shoot/revision.h"
 
 #include <optional>
 
 namespace bslate {
 
-/// What the edited document looks like: whole values that replace those with the same id.
+/// A change that is proposed: whole values that replace those with the same id.
 struct Edit {
-    std::optional<Setup> setup;
-    std::optional<Scene> scene;
+    std::optional<Setup> setup = std::nullopt;
+    std::optional<Scene> scene = std::nullopt;
     std::optional<ShootDay> day = std::nullopt; ///< by number; added when it is not planned yet
-    std::optional<Kit> kit = std::nullopt;      ///< instead of the shoot's
+    std::optional<Kit> kit = std::nullopt;      ///< instead of the shoot's, from now on inside it
 };
 
-/// The edited copy. Parts whose ids are not in the shoot are ignored.
+/// What it makes new in the shoot. Parts whose ids are not in it are left out.
+[[nodiscard]] Revision revisionOf(const Shoot& shoot, const Edit& edit);
+
+/// The edited copy: the revision, carried out.
 [[nodiscard]] Shoot applied(const Shoot& shoot, const Edit& edit);
 
 } // namespace bslate

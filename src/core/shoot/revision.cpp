@@ -19,11 +19,6 @@ std::string keyOf(const ShootDay& day) {
     return std::to_string(day.number);
 }
 
-ShootHead headOf(const Shoot& shoot) {
-    return {shoot.title, shoot.note,    shoot.days, shoot.snrFloor,
-            shoot.meter, shoot.kitFile, shoot.extra};
-}
-
 template<class Part>
 std::unordered_map<std::string, const Part*> byKey(const std::vector<Part>& parts) {
     std::unordered_map<std::string, const Part*> found;
@@ -107,6 +102,11 @@ Error tooMany(const char* what, std::size_t count) {
 }
 
 } // namespace
+
+ShootHead headOf(const Shoot& shoot) {
+    return {shoot.title, shoot.note,    shoot.days, shoot.snrFloor,
+            shoot.meter, shoot.kitFile, shoot.extra};
+}
 
 bool Revision::empty() const {
     return !head && !brief && !kit && scenes.empty() && setups.empty() && plan.empty();

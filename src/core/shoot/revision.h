@@ -40,6 +40,8 @@ struct Revision {
     [[nodiscard]] bool empty() const;
 };
 
+[[nodiscard]] ShootHead headOf(const Shoot& shoot);
+
 /// What `after` has that `before` has not. Precondition: no id stands twice in a list of either.
 [[nodiscard]] Revision revisionBetween(const Shoot& before, const Shoot& after);
 

@@ -1,6 +1,7 @@
 #include "core/shoot/take_line.h"
 
 #include "core/base/find_by_id.h"
+#include "core/base/fresh_id.h"
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 #include "core/quantity/scan.h"
@@ -195,15 +196,33 @@ std::vector<int> dayNumbers(const Shoot& shoot) {
     return {numbers.begin(), numbers.end()};
 }
 
-Shoot withDay(Shoot shoot, const ShootDay& day) {
-    const auto at = std::lower_bound(
-        shoot.plan.begin(), shoot.plan.end(), day.number,
-        [](const ShootDay& planned, int number) { return planned.number < number; });
-    if (at != shoot.plan.end() && at->number == day.number)
-        *at = day;
-    else
-        shoot.plan.insert(at, day);
-    return shoot;
+Take rewritten(Take take, const Take& typed) {
+    take.name = typed.name;
+    take.setups = typed.setups;
+    take.length = typed.length;
+    take.at = typed.at;
+    take.gap = typed.gap;
+    take.whole = typed.whole;
+    std::erase_if(take.cards, [&](const CardPin& pin) {
+        return std::find(take.setups.begin(), take.setups.end(), pin.setup) == take.setups.end();
+    });
+    return take;
+}
+
+std::string addTake(ShootDay& day, Take take, std::string_view after) {
+    take.id = freshId(day.takes, "take");
+    const std::string id = take.id;
+    const auto here = std::find_if(day.takes.begin(), day.takes.end(),
+                                   [&](const Take& other) { return other.id == after; });
+    day.takes.insert(here == day.takes.end() ? here : here + 1, std::move(take));
+    return id;
+}
+
+ShootDay withCardFailed(ShootDay day, const std::string& card, Seconds at) {
+    const auto same = [&](const CardFailure& failure) { return failure.card == card; };
+    if (std::erase_if(day.failures, same) == 0)
+        day.failures.push_back({card, clockOf(std::max(Seconds(0), at)), {}});
+    return day;
 }
 
 ShootDay dayOf(const Shoot& shoot, int number) {

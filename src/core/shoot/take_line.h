@@ -16,6 +16,15 @@ namespace bslate {
 /// The line that gives the take back. Setups that are gone are written as `?`.
 [[nodiscard]] std::string lineOf(const Shoot& shoot, const Take& take);
 
+/// What was typed again of a take: all that its line holds. Cards of setups that left it go.
+[[nodiscard]] Take rewritten(Take take, const Take& typed);
+
+/// The day with a take of a new id behind `after`, or as the last; the id.
+[[nodiscard]] std::string addTake(ShootDay& day, Take take, std::string_view after);
+
+/// The day with a card out of use from a time of day on, or in use again when it was not.
+[[nodiscard]] ShootDay withCardFailed(ShootDay day, const std::string& card, Seconds at);
+
 /// How a take really went: `13:04 75min`, or `75min` when it began as planned.
 struct Happened {
     std::optional<Seconds> began; ///< time of day
@@ -33,9 +42,6 @@ struct Happened {
 /// The day of this number; when it is not in the plan, an empty one that starts an hour before the
 /// first scene.
 [[nodiscard]] ShootDay dayOf(const Shoot& shoot, int number);
-
-/// The shoot with this day in its plan, in place of the one with its number.
-[[nodiscard]] Shoot withDay(Shoot shoot, const ShootDay& day);
 
 /// The numbers of days that have scenes or a plan, rising; at least 1.
 [[nodiscard]] std::vector<int> dayNumbers(const Shoot& shoot);

@@ -1,4 +1,5 @@
 #include "core/quantity/print.h"
+#include "core/shoot/edit.h"
 #include "core/shoot/take_line.h"
 #include "support/sample_shoot.h"
 
@@ -124,7 +125,7 @@ TEST(TakesFromScenes, SplitTheFootage) {
     EXPECT_EQ(dayNumbers(shoot), std::vector<int>{2});
     ShootDay first;
     first.number = 1;
-    shoot = withDay(withDay(shoot, dayOf(shoot, 2)), first);
+    shoot = applied(applied(shoot, {.day = dayOf(shoot, 2)}), {.day = first});
     ASSERT_EQ(shoot.plan.size(), 2u);
     EXPECT_EQ(shoot.plan[0].number, 1) << "by number";
 }

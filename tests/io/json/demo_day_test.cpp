@@ -274,7 +274,7 @@ TEST(DaySlip, ATakeThatRanLongAndACardThatFailedAreReplanned) {
         EXPECT_TRUE(day.takes[i].ran) << i;
         EXPECT_EQ(day.takes[i].cards.size(), 2u) << "card and mirror stay where they were";
     }
-    shoot = withDay(shoot, day);
+    shoot = applied(shoot, {.day = day});
     const auto plan = planDay(shoot, day, {}, &before.plan);
     EXPECT_EQ(plan.takes[5].end - plan.takes[5].start, Seconds(40 * 60.0));
     EXPECT_EQ(plan.cards.plan.cost.broken, Seconds(0));

@@ -1,0 +1,55 @@
+#include "core/shoot/uses.h"
+
+#include <algorithm>
+
+namespace bslate {
+namespace {
+
+bool contains(const std::vector<std::string>& ids, std::string_view id) {
+    return std::find(ids.begin(), ids.end(), id) != ids.end();
+}
+
+template<class Uses>
+const Setup* firstSetup(const Shoot& shoot, Uses uses) {
+    const auto found = std::find_if(shoot.setups.begin(), shoot.setups.end(), uses);
+    return found == shoot.setups.end() ? nullptr : &*found;
+}
+
+bool names(const Setup& setup, GearKind kind, std::string_view id) {
+    switch (kind) {
+    case GearKind::Camera:
+        return setup.camera == id;
+    case GearKind::Lens:
+        return setup.lens == id;
+    case GearKind::Filter:
+        return contains(setup.filters, id);
+    default:
+        return false;
+    }
+}
+
+} // namespace
+
+std::optional<User> userOf(const Shoot& shoot, GearKind kind, std::string_view id) {
+    if (const auto* setup =
+            firstSetup(shoot, [&](const Setup& one) { return names(one, kind, id); }))
+        return User{User::Kind::Setup, setup->number};
+    for (const auto& camera : shoot.kit.cameras)
+        if ((kind == GearKind::Lens && camera.fixedLens == id) ||
+            (kind == GearKind::Battery && contains(camera.batteries, id)))
+            return User{User::Kind::Gear, camera.name};
+    for (const auto& charger : shoot.kit.chargers)
+        if (kind == GearKind::Battery && contains(charger.batteries, id))
+            return User{User::Kind::Gear, charger.name};
+    return std::nullopt;
+}
+
+const Setup* setupInScene(const Shoot& shoot, std::string_view scene) {
+    return firstSetup(shoot, [&](const Setup& setup) { return setup.scene == scene; });
+}
+
+const Setup* setupInProfile(const Shoot& shoot, std::string_view profile) {
+    return firstSetup(shoot, [&](const Setup& setup) { return setup.profile == profile; });
+}
+
+} // namespace bslate
