@@ -38,7 +38,7 @@ Json patchJson(const PatchPlacement& patch) {
 }
 
 Json zebraJson(const ZebraValue& zebra) {
-    return {{"use", zebra.use == ZebraUse::Skin ? "skin" : "guard"},
+    return {{"use", zebra.use == ZebraUse::Skin ? "skin" : "clip"},
             {"level_percent", zebra.set.value()},
             {"exact_percent", zebra.exact.value()},
             {"margin_stops", zebra.margin.value()},

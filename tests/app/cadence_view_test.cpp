@@ -141,7 +141,7 @@ TEST_F(CadenceStep, ShuttersThatCannotBeAreRefused) {
 }
 
 TEST_F(CadenceStep, LampsAreAddedDraggedSteppedTypedAndDeleted) {
-    const auto lamps = [&] { return window->document().scene()->sources; };
+    const auto lamps = [&] { return window->document().scene()->lamps; };
     const auto before = lamps();
     press(Qt::Key_L);
     auto* line = view().lamps().findChild<QLineEdit*>(QStringLiteral("new-lamp"));

@@ -30,8 +30,8 @@ public:
             scene.name = name;
             for (auto& patch : scene.patches)
                 patch.name = name;
-            for (auto& source : scene.sources)
-                source.name = name;
+            for (auto& lamp : scene.lamps)
+                lamp.name = name;
         }
         for (auto& setup : shoot.setups) {
             setup.number = name;

@@ -392,7 +392,7 @@ TEST(CliFit, FindsTheDemoBodyAndKeepsItInAKit) {
     EXPECT_EQ(json["outliers"], 1) << "the demo has one wrong reading";
     EXPECT_LT(json["clip_stops"]["red"], json["clip_stops"]["green"]);
     EXPECT_LT(json["rms_codes_10bit"].get<double>(), 1.0);
-    EXPECT_EQ(std::fmod(json["zebra_guard_percent"].get<double>(), 5.0), 0);
+    EXPECT_EQ(std::fmod(json["zebra_clip_percent"].get<double>(), 5.0), 0);
     EXPECT_EQ(ran({"validate", kit}).code, kGood);
     spit(folder / "one.csv", "0,40\n");
     spit(folder / "swapped.csv", "90,-9\n423,0\n571,2\n");

@@ -11,7 +11,7 @@ BT709 = {
 CURVES = {
     "acescct": {
         "family": "camera-log",
-        "base": 2.0,
+        "log_base": 2.0,
         "log_side_slope": 1 / 17.52,
         "log_side_offset": 9.72 / 17.52,
         "lin_side_slope": 1.0,
@@ -80,7 +80,7 @@ def kit(sensor, bits=10, slots=("UHS-II", "UHS-II"), cards=(), bit_rate="100 Mb/
         "profiles": profiles,
         "lenses": [],
         "filters": list(filters),
-        "filter_slots": 4,
+        "filter_stages": 4,
         "cards": list(cards),
     }
 

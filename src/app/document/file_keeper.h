@@ -68,6 +68,9 @@ public:
     /// Writes the autosave now if there are unsaved changes, on this thread: before something that
     /// may end the program.
     void autosaveNow();
+    /// The same on a worker thread: a slow disk must not stop a drag. The value is immutable, so
+    /// nothing is copied or locked.
+    void startAutosave();
     /// The clean way out: no autosave stays behind.
     void forgetAutosave();
 
@@ -77,9 +80,6 @@ signals:
     void waitingForDisk(); ///< the calling thread waits for a write that takes longer than usual
 
 private:
-    /// The same on a worker thread: a slow disk must not stop a drag. The value is immutable, so
-    /// nothing is copied or locked.
-    void startAutosave();
     [[nodiscard]] Outcome leaveBehind();
     void waitFor(BackgroundJob& writing);
     [[nodiscard]] io::AgreeToKit agreedFor(const QString& path) const;

@@ -149,8 +149,8 @@ void tell(const Json& node, std::ostream& out) {
             << "\n";
     if (!node["noise_floor_stops"].is_null())
         out << "noise floor " << fixedText(node["noise_floor_stops"], 2) << "\n";
-    if (node.contains("zebra_guard_percent"))
-        out << "zebra " << fixedText(node["zebra_guard_percent"], 1) << " % on "
+    if (node.contains("zebra_clip_percent"))
+        out << "zebra " << fixedText(node["zebra_clip_percent"], 1) << " % on "
             << (node["zebra_measured_on"] == "recorded" ? "the recorded signal" : "the viewing LUT")
             << "\n";
     for (const auto& reading : node["readings"])
@@ -205,9 +205,9 @@ Result<int> fit(const FitOptions& options, Output& output) {
         if (options.base.empty())
             output.notes << "bslate: fitted for base " << print(bench->base) << " of "
                          << bench->camera->name << "; --base names another\n";
-        if (const auto zebra =
-                guardAfterTest(bench->kit, *bench->camera, *bench->profile, bench->base, *fitted)) {
-            node["zebra_guard_percent"] = zebra->set.value();
+        if (const auto zebra = clipZebraAfterTest(bench->kit, *bench->camera, *bench->profile,
+                                                  bench->base, *fitted)) {
+            node["zebra_clip_percent"] = zebra->set.value();
             node["zebra_measured_on"] =
                 zebra->tap == ZebraTap::Recorded ? "recorded" : "viewing_lut";
         }

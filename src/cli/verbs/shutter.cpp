@@ -78,9 +78,9 @@ Result<PulsedLight> lightFrom(const std::string& text) {
 }
 
 Result<std::vector<PulsedLight>> lightsFrom(const std::vector<std::string>& texts) {
-    if (texts.size() > kMostSources)
+    if (texts.size() > kMostLamps)
         return usage("--light", std::to_string(texts.size()) + " lights",
-                     "at most " + std::to_string(kMostSources));
+                     "at most " + std::to_string(kMostLamps));
     std::vector<PulsedLight> lights;
     for (const auto& text : texts) {
         const auto light = lightFrom(text);

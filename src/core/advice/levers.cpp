@@ -253,12 +253,12 @@ std::vector<std::string> idsOf(const std::vector<Filter>& filters, const FilterS
 
 std::vector<std::string> stackFor(const SetupContext& context, Stops wanted) {
     const auto filters = filtersFor(context.shoot->kit, *context.camera);
-    return idsOf(filters, nearestStack(filters, wanted, context.shoot->kit.filterSlots));
+    return idsOf(filters, nearestStack(filters, wanted, context.shoot->kit.filterStages));
 }
 
 std::vector<std::string> nextStack(const SetupContext& context, int direction) {
     const auto filters = filtersFor(context.shoot->kit, *context.camera);
-    const int slots = context.shoot->kit.filterSlots;
+    const int slots = context.shoot->kit.filterStages;
     const Stops most = largestLoss(filters, slots);
     // Walk in tenths of a stop until the nearest stack really is stronger or weaker.
     for (double step = 0.1; step <= 20.0; step += 0.1) {

@@ -98,9 +98,10 @@ struct Field {
     Access access; ///< pointer to member, or `[](auto& owner) -> auto&`
     Form form;
     Presence presence;
-    const char* name; ///< as sheets and cards call it, with an access key
-    const char* help; ///< one clause for the list of keys
-    int since = 1;    ///< the first version of the format that has it
+    const char* name;               ///< as sheets and cards call it, with an access key
+    const char* help;               ///< one clause for the list of keys
+    int since = 1;                  ///< the first version of the format that has it
+    const char* formerly = nullptr; ///< another key that is read where this one is not there
 };
 
 template<class Access, class Form>
@@ -117,6 +118,13 @@ template<class Access, class Form>
 [[nodiscard]] constexpr auto spared(const char* key, Access access, Form form, const char* name,
                                     const char* help = "", int since = 1) {
     return Field<Access, Form>{key, access, form, Presence::Spared, name, help, since};
+}
+
+/// The same field, under another key in older files.
+template<class Access, class Form>
+[[nodiscard]] constexpr auto renamed(Field<Access, Form> field, const char* formerly) {
+    field.formerly = formerly;
+    return field;
 }
 
 /// Specialised for every struct of the documents: `kName` of the schema's definition, `kFields`,

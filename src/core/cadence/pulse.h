@@ -7,7 +7,7 @@
 #include <vector>
 
 /// Light that pulses: how it runs in time and what a frame gathers of it. All light is relative
-/// to the source's own mean, so a steady source is 1 everywhere.
+/// to the lamp's own mean, so a steady lamp is 1 everywhere.
 namespace bslate {
 
 enum class Waveform {
@@ -43,7 +43,7 @@ struct PulsedLight {
 /// What an exposure gathers from `start` on, relative to the mean; the integral in closed form,
 /// so an exposure of whole periods gives exactly 1. `exposure` must be positive.
 [[nodiscard]] double gathered(const PulsedLight& light, Seconds start, Seconds exposure);
-/// Of all sources by their shares; what the shares leave is steady light.
+/// Of all lamps by their shares; what the shares leave is steady light.
 [[nodiscard]] double gathered(std::span<const PulsedLight> lights, Seconds start, Seconds exposure);
 
 /// The least and most an exposure can gather, over all moments it may start at. Exact for every
@@ -54,7 +54,7 @@ struct Swing {
     double high = 1;
 };
 [[nodiscard]] Swing swing(const PulsedLight& light, Seconds exposure);
-/// Of all sources together, as if their worst moments met. Shares summing above 1 are scaled.
+/// Of all lamps together, as if their worst moments met. Shares summing above 1 are scaled.
 [[nodiscard]] Swing swing(std::span<const PulsedLight> lights, Seconds exposure);
 
 /// The light that pulses most before any shutter, by depth and share; null when none does.

@@ -13,7 +13,7 @@ namespace bslate {
 struct CadenceFacts {
     std::vector<PulsedLight> lights; ///< of the scene
     Pulsing pulsing;
-    Fraction playback{1};     ///< speed on screen: base rate over capture rate
+    Fraction playback{1};     ///< speed on screen: delivery rate over capture rate
     Fraction blur{0};         ///< of the scene's subject, in frame widths
     int blurPixels = 0;       ///< the same in pixels of the recorded frame
     Degrees skew{0};          ///< of an upright edge of that subject; 0 without a readout time

@@ -105,7 +105,7 @@ Rows rowsOf(const Shoot& shoot, const Setup& setup) {
         std::erase_if(rows, [](const auto& row) { return row.field == DialInField::Base; });
     for (const auto& zebra : at.zebra)
         rows.push_back(
-            {zebra.use == ZebraUse::Skin ? DialInField::ZebraSkin : DialInField::ZebraGuard,
+            {zebra.use == ZebraUse::Skin ? DialInField::ZebraSkin : DialInField::ZebraClip,
              zebraOn(zebra)});
     if (setup.bank > 0)
         rows.push_back({DialInField::Bank, {"dial-bank", {{"bank", setup.bank}}}});

@@ -24,7 +24,7 @@ enum class DialInField {
     SecondSlot,
     Sound,
     ZebraSkin,
-    ZebraGuard,
+    ZebraClip,
     Bank
 };
 

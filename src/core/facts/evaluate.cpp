@@ -85,7 +85,7 @@ void fillZebra(const SetupContext& context, Evaluation& at) {
     if (const auto* face = skin(at))
         if (const auto wanted = skinPlace(context, at, *face))
             at.zebra.push_back(zebraAt(context, at, ZebraUse::Skin, *wanted));
-    at.zebra.push_back(zebraAt(context, at, ZebraUse::Guard, at.clip - kNearClip));
+    at.zebra.push_back(zebraAt(context, at, ZebraUse::Clip, at.clip - kNearClip));
 }
 
 } // namespace

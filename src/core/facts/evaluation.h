@@ -42,14 +42,14 @@ struct PatchPlacement {
 
 enum class ZebraUse {
     Skin, ///< the level of the skin patch where the school wants it
-    Guard ///< the last step that warns before the clip
+    Clip  ///< the last step that warns before it
 };
 
 struct ZebraValue {
-    ZebraUse use = ZebraUse::Guard;
+    ZebraUse use = ZebraUse::Clip;
     Level exact;  ///< before rounding to the camera's step
-    Level set;    ///< in the camera's steps: nearest for skin, at or below for guard
-    Stops margin; ///< guard: stops between the set level and the clip; skin: rounding error
+    Level set;    ///< in the camera's steps: nearest for skin, at or below for clip
+    Stops margin; ///< clip: stops between the set level and the clip; skin: rounding error
     ZebraTap tap = ZebraTap::Recorded;
     bool reachable = true; ///< false when the camera's zebra does not go there
 

@@ -167,7 +167,7 @@ RecordingFacts recordingFacts(const SetupContext& context) {
     facts.slowdown = Magnification(setup.rate.toDouble() / base.toDouble());
     if (facts.bitRate) {
         facts.peak = *facts.bitRate * context.codec->peak;
-        // Conformed recordings hold the base rate's bits in each frame that is played.
+        // Conformed recordings hold the delivery rate's bits in each frame that is played.
         const bool conformed = facts.offSpeed && !mode.offSpeed->writesAtSensorRate;
         facts.bitsPerPixel =
             bitsPerPixel(*facts.bitRate, mode.frame, conformed ? base : setup.rate);

@@ -25,13 +25,13 @@ public:
                 continue;
             list.push_back(limit(tap));
             list.push_back(band(tap));
-            list.push_back(guard(tap));
+            list.push_back(clipZebra(tap));
         }
         list.push_back(line(TargetTool::GreyCard, m_grey));
         list.push_back(skinRange());
         list.push_back(line(TargetTool::WhiteCard,
                             m_grey + stopsBetween(kWhiteCard, Reflectance(kMidGrey.value()))));
-        list.push_back(line(TargetTool::HighlightGuard, m_at.clip - kNearClip));
+        list.push_back(line(TargetTool::HighlightLimit, m_at.clip - kNearClip));
         list.push_back(histogramGap());
         list.push_back(line(TargetTool::BlackLine, m_at.noiseFloor));
         return list;
@@ -91,8 +91,8 @@ private:
     [[nodiscard]] ToolTarget limit(ZebraTap tap) const {
         return zebra(TargetTool::ZebraLimit, tap, m_skin, Rounding::Nearest);
     }
-    [[nodiscard]] ToolTarget guard(ZebraTap tap) const {
-        auto target = zebra(TargetTool::ZebraGuard, tap, m_at.clip - kNearClip, Rounding::Below);
+    [[nodiscard]] ToolTarget clipZebra(ZebraTap tap) const {
+        auto target = zebra(TargetTool::ZebraClip, tap, m_at.clip - kNearClip, Rounding::Below);
         target.inUse = tap == zebraTapOf(m_context);
         return target;
     }
@@ -155,9 +155,9 @@ SchoolTargets targetsInUse(const SetupContext& context, const Evaluation& at) {
 }
 
 std::string_view nameOf(TargetTool tool) {
-    constexpr std::string_view kNames[] = {"zebra_limit",     "zebra_band",    "zebra_guard",
+    constexpr std::string_view kNames[] = {"zebra_limit",     "zebra_band",    "zebra_clip",
                                            "grey_card",       "skin_range",    "white_card",
-                                           "highlight_guard", "histogram_gap", "black_line"};
+                                           "highlight_limit", "histogram_gap", "black_line"};
     return kNames[static_cast<std::size_t>(tool)];
 }
 

@@ -12,11 +12,11 @@ namespace bslate {
 enum class TargetTool {
     ZebraLimit,     ///< stripes from here up: the skin's own level
     ZebraBand,      ///< a level and a range that hold the skin
-    ZebraGuard,     ///< the last step that warns before the clip
+    ZebraClip,      ///< the last step that warns before the clip
     GreyCard,       ///< 18 % card
     SkinRange,      ///< quarter of a stop either side of the skin's tone
     WhiteCard,      ///< 90 % card
-    HighlightGuard, ///< brightest level to allow on a waveform
+    HighlightLimit, ///< brightest level to allow on a waveform
     HistogramGap,   ///< share of the histogram's width to keep free at its right end
     BlackLine       ///< where noise takes over, on a waveform
 };

@@ -5,9 +5,9 @@
 
 namespace bslate {
 
-std::optional<ZebraValue> guardAfterTest(const Kit& kit, const Camera& camera,
-                                         const Profile& nominal, ExposureIndex base,
-                                         const SeriesFit& fit) {
+std::optional<ZebraValue> clipZebraAfterTest(const Kit& kit, const Camera& camera,
+                                             const Profile& nominal, ExposureIndex base,
+                                             const SeriesFit& fit) {
     if (!fit.firstClip())
         return std::nullopt;
     Measurement measured = measurementOf(fit, {}, 2.0);
@@ -36,7 +36,7 @@ std::optional<ZebraValue> guardAfterTest(const Kit& kit, const Camera& camera,
         if (!at)
             return std::nullopt;
         for (const auto& zebra : at->zebra)
-            if (zebra.use == ZebraUse::Guard && zebra.reachable)
+            if (zebra.use == ZebraUse::Clip && zebra.reachable)
                 return zebra;
         return std::nullopt;
     }

@@ -48,11 +48,11 @@ ZebraValue zebraAt(const SetupContext& context, const Evaluation& at, ZebraUse u
     zebra.tap = zebraTapOf(context);
     zebra.exact = levelAtTap(context, at, zebra.tap, place);
     const auto dialled = onZebraDial(context.camera->zebra, zebra.exact,
-                                     use == ZebraUse::Guard ? Rounding::Below : Rounding::Nearest);
+                                     use == ZebraUse::Clip ? Rounding::Below : Rounding::Nearest);
     zebra.set = dialled.set;
     zebra.reachable = dialled.reachable;
     const Stops reached = stopsAtTap(context, at, zebra.tap, zebra.set);
-    zebra.margin = use == ZebraUse::Guard ? at.clip - reached : reached - place;
+    zebra.margin = use == ZebraUse::Clip ? at.clip - reached : reached - place;
     return zebra;
 }
 

@@ -63,7 +63,7 @@ enum class FindingId {
     CurveEndsLow,
     SensorEndsLow,
     ZebraSkin,
-    ZebraGuard,
+    ZebraClip,
     ZebraOutOfReach,
     NdInfrared,
     SkinCodes,

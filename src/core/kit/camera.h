@@ -66,11 +66,11 @@ struct HeatLimit {
     friend bool operator==(const HeatLimit&, const HeatLimit&) = default;
 };
 
-/// Sensor rates beside the listed ones, conformed in camera to the base rate.
+/// Sensor rates beside the listed ones, conformed in camera to the delivery rate.
 struct OffSpeed {
     FrameRate slowest{Rational(1, 1)};
     FrameRate fastest{Rational(60, 1)};
-    bool writesAtSensorRate = false; ///< else the bit rate stays that of the base rate
+    bool writesAtSensorRate = false; ///< else the bit rate stays that of the delivery rate
     bool sound = false;
     friend bool operator==(const OffSpeed&, const OffSpeed&) = default;
 };
@@ -107,7 +107,7 @@ struct IsoRule {
     friend bool operator==(const IsoRule&, const IsoRule&) = default;
 };
 
-/// The rates of one mains or base-rate setting of the body.
+/// The rates of one mains or rate setting of the body.
 struct RateSet {
     std::string id; ///< "24.00", "50 Hz"
     std::vector<FrameRate> rates;
@@ -215,7 +215,7 @@ struct HeatTime {
 [[nodiscard]] bool isOffSpeed(const RecordingMode& mode, FrameRate rate);
 
 /// Ids of the rate sets in which the body records `rate`; an off-speed rate needs the set of the
-/// base rate. Empty when the camera has no sets.
+/// delivery rate. Empty when the camera has no sets.
 [[nodiscard]] std::vector<std::string> regionsFor(const Camera& camera, const RecordingMode& mode,
                                                   FrameRate rate, FrameRate base);
 

@@ -44,7 +44,7 @@ struct Kit {
     std::vector<Profile> profiles;
     std::vector<Lens> lenses;
     std::vector<Filter> filters;
-    int filterSlots = 2; ///< external filters the holder takes at once
+    int filterStages = 2; ///< external filters the holder takes at once
     std::vector<MemoryCard> cards;
     std::vector<Battery> batteries;
     std::vector<CardReader> readers;

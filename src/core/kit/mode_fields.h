@@ -66,7 +66,7 @@ struct Described<OffSpeed> {
         std::tuple{required("slowest", &OffSpeed::slowest, as::kRate, "Slowest"),
                    required("fastest", &OffSpeed::fastest, as::kRate, "Fastest"),
                    written("writes_at_sensor_rate", &OffSpeed::writesAtSensorRate, form::Flag{},
-                           "Writes at the sensor's rate", "else at that of the base rate"),
+                           "Writes at the sensor's rate", "else at that of the delivery rate"),
                    written("sound", &OffSpeed::sound, form::Flag{}, "Sound")};
 };
 

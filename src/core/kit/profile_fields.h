@@ -21,7 +21,8 @@ template<>
 struct Described<CameraLog> {
     static constexpr auto kName = "camera_log";
     static constexpr auto kFields = std::tuple{
-        required("base", &CameraLog::base, form::Number{1.0001, 1e6}, "Base"),
+        renamed(required("log_base", &CameraLog::base, form::Number{1.0001, 1e6}, "Log base"),
+                "base"),
         required("log_side_slope", &CameraLog::logSideSlope, form::Number{1e-6, 100}, "Log slope"),
         required("log_side_offset", &CameraLog::logSideOffset, form::Number{-100, 100},
                  "Log offset"),
@@ -171,8 +172,9 @@ struct Described<SeriesReading> {
                    required("red", kReadingOf<0>, kSignalNumber, "Red"),
                    required("green", kReadingOf<1>, kSignalNumber, "Green"),
                    required("blue", kReadingOf<2>, kSignalNumber, "Blue"),
-                   spared("noise", &SeriesReading::noise, form::Number{0, 1}, "Noise",
-                          "standard deviation of the patch")};
+                   renamed(spared("noise_signal", &SeriesReading::noise, form::Number{0, 1},
+                                  "Noise", "standard deviation of the patch"),
+                           "noise")};
 };
 
 template<std::size_t channel>
@@ -200,8 +202,12 @@ struct Described<Measurement> {
         written("snr", &Measurement::snr, form::Number{0.1, 100}, "Signal-to-noise"),
         written("shift_stops", &Measurement::shift, form::Number{-10, 10}, "Shift",
                 "how much brighter the body is than its nominal curve"),
-        written("flare", &Measurement::flare, form::Number{0, 1}, "Flare", "linear light"),
-        written("rms", &Measurement::rms, form::Number{0, 1}, "Miss", "rms of the signal"),
+        renamed(written("flare_linear", &Measurement::flare, form::Number{0, 1}, "Flare",
+                        "linear light"),
+                "flare"),
+        renamed(written("rms_signal", &Measurement::rms, form::Number{0, 1}, "Miss",
+                        "rms of the signal"),
+                "rms"),
         written("readings", &Measurement::readings,
                 form::List{form::Object<SeriesReading>{}, kMostReadings, "readings"}, "Readings")};
 };

@@ -6,7 +6,7 @@
 #include <vector>
 
 /// What a camera forbids and how its dials behave, typed one rule a line:
-///   region "50 Hz" 25/50/100                the rates of one base-rate setting
+///   region "50 Hz" 25/50/100                the rates of one rate setting
 ///   switch restarts the body                what changing the region costs
 ///   iso codec=raw12 note 100-51200          what the ISO dial does there, and its range
 ///   gop=raw rate>=100 requires power=external : the plate gives too little

@@ -14,7 +14,7 @@ class Planner {
 public:
     Planner(const Kit& kit, const Camera& camera, const SeriesWish& wish, Stops brightest)
         : m_filters(filtersFor(kit, camera))
-        , m_slots(kit.filterSlots)
+        , m_slots(kit.filterStages)
         , m_dial(camera.shutter)
         , m_wish(wish) {
         m_shutter = nearestOnDial(m_dial, ShutterAngle(180), wish.rate);

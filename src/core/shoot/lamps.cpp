@@ -17,15 +17,15 @@ constexpr const char* kExpected =
     "a lamp such as: old tubes 100Hz depth80% share70%, dimmed 400Hz duty25% or measured 100Hz "
     "h1:40% h2:8%";
 
-Waveform waveformOf(SourceKind kind) {
+Waveform waveformOf(LampKind kind) {
     switch (kind) {
-    case SourceKind::DimmedLed:
+    case LampKind::DimmedLed:
         return Waveform::Pwm;
-    case SourceKind::Rectified:
+    case LampKind::Rectified:
         return Waveform::Rectified;
-    case SourceKind::Measured:
+    case LampKind::Measured:
         return Waveform::Harmonics;
-    case SourceKind::Steady:
+    case LampKind::Steady:
         return Waveform::Steady;
     default:
         return Waveform::Sinusoid;
@@ -33,14 +33,14 @@ Waveform waveformOf(SourceKind kind) {
 }
 
 struct LampReader {
-    Source source;
+    Lamp lamp;
     bool kindSeen = false;
 
     // True when the word was understood; an error when it is one of ours and cannot be read.
     Result<bool> read(const std::string& word) {
-        for (const auto& known : kSourceWords)
+        for (const auto& known : kLampWords)
             if (known.word == word && !kindSeen) {
-                source.kind = known.kind;
+                lamp.kind = known.kind;
                 return kindSeen = true;
             }
         const bool number = !word.empty() && word.front() >= '0' && word.front() <= '9';
@@ -48,7 +48,7 @@ struct LampReader {
             const auto pulses = parseHertz(word);
             if (!pulses)
                 return pulses.error();
-            source.pulses = *pulses;
+            lamp.pulses = *pulses;
             return true;
         }
         if (number && word.ends_with('%'))
@@ -59,16 +59,16 @@ struct LampReader {
     }
 
     Result<bool> share(const std::string& word) {
-        for (const auto& [name, field] : {std::pair(std::string_view("depth"), &source.depth),
-                                          std::pair(std::string_view("duty"), &source.duty),
-                                          std::pair(std::string_view("share"), &source.share)}) {
+        for (const auto& [name, field] : {std::pair(std::string_view("depth"), &lamp.depth),
+                                          std::pair(std::string_view("duty"), &lamp.duty),
+                                          std::pair(std::string_view("share"), &lamp.share)}) {
             const auto rest = word.starts_with(name) ? word.substr(name.size()) : std::string();
             if (rest.empty() || rest.find_first_of("0123456789") != 0)
                 continue;
             const auto value = parseFraction(rest);
             if (!value)
                 return value.error();
-            if (field == &source.duty && value->value() <= 0)
+            if (field == &lamp.duty && value->value() <= 0)
                 return Error{ErrorCode::OutOfRange, {}, {}, word, "a duty above 0"};
             *field = *value;
             return true;
@@ -84,82 +84,82 @@ struct LampReader {
             order->value() != static_cast<int>(order->value()) || !depth)
             return Error{
                 ErrorCode::OutOfRange, {}, {}, word, "a harmonic such as h2:8%, h1 to h64"};
-        source.harmonics.push_back({static_cast<int>(order->value()), *depth});
+        lamp.harmonics.push_back({static_cast<int>(order->value()), *depth});
         return true;
     }
 };
 
 } // namespace
 
-Fraction usualDepth(SourceKind kind) {
+Fraction usualDepth(LampKind kind) {
     switch (kind) {
-    case SourceKind::Filament:
+    case LampKind::Filament:
         return Fraction(0.1);
-    case SourceKind::Ballast:
+    case LampKind::Ballast:
         return Fraction(0.8);
-    case SourceKind::Electronic:
+    case LampKind::Electronic:
         return Fraction(0.04);
-    case SourceKind::Steady:
+    case LampKind::Steady:
         return Fraction(0);
     default:
         return Fraction(1);
     }
 }
 
-PulsedLight lightOf(const Source& source, Hertz mains) {
+PulsedLight lightOf(const Lamp& lamp, Hertz mains) {
     PulsedLight light;
-    light.waveform = waveformOf(source.kind);
-    light.fromMains = !source.pulses && source.kind != SourceKind::Steady;
-    light.frequency = source.pulses.value_or(Hertz(2 * mains.value()));
-    light.depth = source.depth.value_or(usualDepth(source.kind));
-    light.duty = source.duty.value_or(light.duty);
-    light.harmonics = source.harmonics;
-    light.share = source.share.value_or(Fraction(1));
+    light.waveform = waveformOf(lamp.kind);
+    light.fromMains = !lamp.pulses && lamp.kind != LampKind::Steady;
+    light.frequency = lamp.pulses.value_or(Hertz(2 * mains.value()));
+    light.depth = lamp.depth.value_or(usualDepth(lamp.kind));
+    light.duty = lamp.duty.value_or(light.duty);
+    light.harmonics = lamp.harmonics;
+    light.share = lamp.share.value_or(Fraction(1));
     return light;
 }
 
 std::vector<PulsedLight> lightsOf(const Scene& scene, Hertz mains) {
     double told = 0;
     int silent = 0;
-    for (const auto& source : scene.sources)
-        if (source.share)
-            told += source.share->value();
+    for (const auto& lamp : scene.lamps)
+        if (lamp.share)
+            told += lamp.share->value();
         else
             ++silent;
     std::vector<PulsedLight> lights;
-    for (const auto& source : scene.sources) {
-        lights.push_back(lightOf(source, mains));
-        if (!source.share)
+    for (const auto& lamp : scene.lamps) {
+        lights.push_back(lightOf(lamp, mains));
+        if (!lamp.share)
             lights.back().share = Fraction(std::max(0.0, 1 - told) / silent);
     }
     return lights;
 }
 
-Result<Source> parseLampLine(std::string_view text) {
+Result<Lamp> parseLampLine(std::string_view text) {
     LampReader reader;
     for (const auto& [typed, isName] : lineWords(text.substr(0, 400))) {
         const auto known = isName ? Result<bool>(false) : reader.read(lowered(typed));
         if (!known)
             return Error{known.error().code, {}, {}, typed, known.error().expected};
         if (!*known)
-            reader.source.name += (reader.source.name.empty() ? "" : " ") + typed;
+            reader.lamp.name += (reader.lamp.name.empty() ? "" : " ") + typed;
     }
-    Source& source = reader.source;
-    if (!reader.kindSeen && !source.harmonics.empty())
-        source.kind = SourceKind::Measured;
-    else if (!reader.kindSeen && source.pulses)
-        source.kind = SourceKind::DimmedLed;
+    Lamp& lamp = reader.lamp;
+    if (!reader.kindSeen && !lamp.harmonics.empty())
+        lamp.kind = LampKind::Measured;
+    else if (!reader.kindSeen && lamp.pulses)
+        lamp.kind = LampKind::DimmedLed;
     else if (!reader.kindSeen)
         return Error{ErrorCode::EmptyText, {}, {}, shortened(text), kExpected};
-    if (source.kind == SourceKind::Measured && source.harmonics.empty())
+    if (lamp.kind == LampKind::Measured && lamp.harmonics.empty())
         return Error{ErrorCode::EmptyText,
                      {},
                      {},
                      shortened(text),
                      "at least one harmonic of the measured light, such as h1:40%"};
-    if (source.name.empty())
-        source.name = std::string(wordOf(source.kind));
-    return source;
+    if (lamp.name.empty())
+        lamp.name = std::string(wordOf(lamp.kind));
+    return lamp;
 }
 
 namespace {
@@ -171,28 +171,28 @@ std::string shareWord(Fraction share) {
     return read && *read == share ? percent : spell(share);
 }
 
-std::string lineWith(const Source& source, const std::string& name) {
-    const std::string word(wordOf(source.kind));
-    std::string line = source.name == word ? word : name + " " + word;
+std::string lineWith(const Lamp& lamp, const std::string& name) {
+    const std::string word(wordOf(lamp.kind));
+    std::string line = lamp.name == word ? word : name + " " + word;
     const auto add = [&](const std::string& piece) { line += " " + compact(piece); };
-    if (source.pulses)
-        add(spell(*source.pulses));
-    if (source.depth)
-        add("depth" + shareWord(*source.depth));
-    if (source.duty)
-        add("duty" + shareWord(*source.duty));
-    if (source.share)
-        add("share" + shareWord(*source.share));
-    for (const auto& harmonic : source.harmonics)
+    if (lamp.pulses)
+        add(spell(*lamp.pulses));
+    if (lamp.depth)
+        add("depth" + shareWord(*lamp.depth));
+    if (lamp.duty)
+        add("duty" + shareWord(*lamp.duty));
+    if (lamp.share)
+        add("share" + shareWord(*lamp.share));
+    for (const auto& harmonic : lamp.harmonics)
         add("h" + std::to_string(harmonic.order) + ":" + shareWord(harmonic.depth));
     return line;
 }
 
 } // namespace
 
-std::string lineOf(const Source& source) {
-    const std::string plain = lineWith(source, source.name);
-    const std::string safe = lineWith(source, quoted(source.name));
+std::string lineOf(const Lamp& lamp) {
+    const std::string plain = lineWith(lamp, lamp.name);
+    const std::string safe = lineWith(lamp, quoted(lamp.name));
     const auto read = parseLampLine(plain), meant = parseLampLine(safe);
     return read && meant && *read == *meant ? plain : safe;
 }

@@ -13,11 +13,11 @@ namespace bslate {
 /// How far light of this kind swings when nobody measured it (common practice, no source):
 /// filament 10 %, magnetic ballast 80 %, electronic ballast 4 %, dimmed or rectified LED 100 %,
 /// steady 0. A measured lamp swings as its harmonics say.
-[[nodiscard]] Fraction usualDepth(SourceKind kind);
+[[nodiscard]] Fraction usualDepth(LampKind kind);
 
 /// One lamp with its own or the usual numbers; a lamp without a frequency pulses at twice the
 /// mains. Its share is 100 % when it tells none.
-[[nodiscard]] PulsedLight lightOf(const Source& source, Hertz mains);
+[[nodiscard]] PulsedLight lightOf(const Lamp& lamp, Hertz mains);
 
 /// All lamps of a scene. Those that tell no share divide what the others leave.
 [[nodiscard]] std::vector<PulsedLight> lightsOf(const Scene& scene, Hertz mains);
@@ -26,9 +26,9 @@ namespace bslate {
 /// `measured`, `steady`), `100Hz`, `depth70%`, `duty25%`, `share70%`, harmonics `h1:40%`; the rest
 /// is its name. A frequency alone means a dimmed LED, harmonics alone a measured lamp. The piece
 /// that cannot be read is in `got`.
-[[nodiscard]] Result<Source> parseLampLine(std::string_view text);
+[[nodiscard]] Result<Lamp> parseLampLine(std::string_view text);
 
 /// The line that gives a lamp back.
-[[nodiscard]] std::string lineOf(const Source& source);
+[[nodiscard]] std::string lineOf(const Lamp& lamp);
 
 } // namespace bslate

@@ -60,7 +60,7 @@ struct LightChange {
 };
 
 /// A lamp, by how it pulses.
-enum class SourceKind {
+enum class LampKind {
     Filament,   ///< on AC
     Ballast,    ///< tube or discharge lamp on a magnetic ballast
     Electronic, ///< electronic ballast or a good LED driver
@@ -72,19 +72,19 @@ enum class SourceKind {
 /// More patches than this are refused in a scene.
 inline constexpr std::size_t kMostPatches = 500;
 /// More lamps than this are refused in a scene.
-inline constexpr std::size_t kMostSources = 64;
+inline constexpr std::size_t kMostLamps = 64;
 
 /// What is not told is as usual for the kind; shoot/lamps.h says what that is.
-struct Source {
+struct Lamp {
     std::string name;
-    SourceKind kind = SourceKind::Electronic;
+    LampKind kind = LampKind::Electronic;
     std::optional<Hertz> pulses;     ///< of its own; none: twice the mains
     std::optional<Fraction> depth;   ///< how far it pulses
     std::optional<Fraction> duty;    ///< of a dimmed LED: how long it is on
     std::optional<Fraction> share;   ///< of the light on the subject
     std::vector<Harmonic> harmonics; ///< of a measured lamp
     ExtraKeys extra;
-    friend bool operator==(const Source&, const Source&) = default;
+    friend bool operator==(const Lamp&, const Lamp&) = default;
 };
 
 /// The irises that give the wanted depth of field.
@@ -105,7 +105,7 @@ struct Scene {
     Hazards hazards;
     std::optional<DescribedLight> described;
     std::optional<LightChange> change;
-    std::vector<Source> sources;
+    std::vector<Lamp> lamps;
     std::optional<DepthWish> depth;
     WidthsPerSecond subjectSpeed{0};     ///< 0 when it does not matter
     std::optional<DegreesPerSecond> pan; ///< how fast the camera pans; none: it does not

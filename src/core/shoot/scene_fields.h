@@ -26,11 +26,11 @@ inline constexpr NamedValue<DescribedLight> kLightNames[] = {
     {"office", DescribedLight::Office},
     {"domestic", DescribedLight::Domestic},
     {"candle", DescribedLight::Candle}};
-inline constexpr NamedValue<SourceKind> kSourceNames[] = {
-    {"filament", SourceKind::Filament},     {"ballast", SourceKind::Ballast},
-    {"electronic", SourceKind::Electronic}, {"dimmed-led", SourceKind::DimmedLed},
-    {"rectified", SourceKind::Rectified},   {"measured", SourceKind::Measured},
-    {"steady", SourceKind::Steady}};
+inline constexpr NamedValue<LampKind> kLampNames[] = {
+    {"filament", LampKind::Filament},     {"ballast", LampKind::Ballast},
+    {"electronic", LampKind::Electronic}, {"dimmed-led", LampKind::DimmedLed},
+    {"rectified", LampKind::Rectified},   {"measured", LampKind::Measured},
+    {"steady", LampKind::Steady}};
 inline constexpr NamedValue<bool Hazards::*> kHazardNames[] = {{"sun", &Hazards::sun},
                                                                {"water", &Hazards::water},
                                                                {"mains", &Hazards::mains},
@@ -58,21 +58,21 @@ struct Described<Harmonic> {
 };
 
 template<>
-struct Described<Source> {
+struct Described<Lamp> {
     static constexpr auto kName = "lamp";
     static constexpr auto kFields = std::tuple{
-        required("name", &Source::name, form::Text{}, "Name"),
-        required("kind", &Source::kind, form::Named<SourceKind>{kSourceNames}, "Kind"),
-        spared("pulses", &Source::pulses, as::kHertz, "Pulses", "else twice the mains"),
-        spared("depth", &Source::depth, as::kShare, "Depth", "how far it pulses"),
-        spared("duty", &Source::duty, as::kShare, "Duty", "how long a dimmed LED is on, above 0"),
-        spared("share", &Source::share, as::kShare, "Share", "of the light on the subject"),
-        spared("harmonics", &Source::harmonics, form::List{form::Object<Harmonic>{}}, "Harmonics",
+        required("name", &Lamp::name, form::Text{}, "Name"),
+        required("kind", &Lamp::kind, form::Named<LampKind>{kLampNames}, "Kind"),
+        spared("pulses", &Lamp::pulses, as::kHertz, "Pulses", "else twice the mains"),
+        spared("depth", &Lamp::depth, as::kShare, "Depth", "how far it pulses"),
+        spared("duty", &Lamp::duty, as::kShare, "Duty", "how long a dimmed LED is on, above 0"),
+        spared("share", &Lamp::share, as::kShare, "Share", "of the light on the subject"),
+        spared("harmonics", &Lamp::harmonics, form::List{form::Object<Harmonic>{}}, "Harmonics",
                "of a measured lamp")};
-    static std::optional<FieldFault> check(const Source& lamp) {
+    static std::optional<FieldFault> check(const Lamp& lamp) {
         if (lamp.duty && lamp.duty->value() <= 0)
             return FieldFault{"duty", {}, "above 0"};
-        if (lamp.kind == SourceKind::Measured && lamp.harmonics.empty())
+        if (lamp.kind == LampKind::Measured && lamp.harmonics.empty())
             return FieldFault{
                 "harmonics", {}, "at least one, of a measured lamp", ErrorCode::MissingKey};
         return std::nullopt;
@@ -116,12 +116,14 @@ struct Described<Scene> {
         spared("described", &Scene::described, form::Named<DescribedLight>{kLightNames},
                "Described light", "in a word, before it is metered"),
         spared("light_change", &Scene::change, form::Object<LightChange>{}, "Light change"),
-        spared("sources", &Scene::sources,
-               form::List{form::Object<Source>{}, kMostSources, "lamps in a scene"}, "Lamps"),
+        renamed(spared("lamps", &Scene::lamps,
+                       form::List{form::Object<Lamp>{}, kMostLamps, "lamps in a scene"}, "Lamps"),
+                "sources"),
         spared("depth", &Scene::depth, form::Object<DepthWish>{}, "Depth of field",
                "the irises that give it"),
-        spared("subject_speed", &Scene::subjectSpeed, form::Number{0, 1000}, "Subject's speed",
-               "frame widths a second"),
+        renamed(spared("subject_speed_widths_s", &Scene::subjectSpeed, form::Number{0, 1000},
+                       "Subject's speed", "frame widths a second"),
+                "subject_speed"),
         spared("pan", &Scene::pan, as::kPan, "Pan"),
         spared("slow_motion", &Scene::slowMotion, as::kFactor, "Slow motion"),
         written("sound", &Scene::sound, form::Flag{}, "Sound"),

@@ -72,7 +72,7 @@ struct SceneLineReader {
     bool day();
     bool light();
     bool change();
-    bool source();
+    bool lamp();
     bool depth();
     bool motion();
     bool length();
@@ -181,29 +181,29 @@ bool SceneLineReader::change() {
     return false;
 }
 
-bool SceneLineReader::source() {
+bool SceneLineReader::lamp() {
     const std::string typed = lowered(words[at]);
-    auto& sources = line.scene.sources;
-    for (const auto& known : kSourceWords)
+    auto& lamps = line.scene.lamps;
+    for (const auto& known : kLampWords)
         if (known.word == typed && isOnTheLine(known.kind)) {
-            Source source;
-            source.name = words[at];
-            source.kind = known.kind;
-            sources.push_back(std::move(source));
-            return take(LinePart::Source);
+            Lamp lamp;
+            lamp.name = words[at];
+            lamp.kind = known.kind;
+            lamps.push_back(std::move(lamp));
+            return take(LinePart::Lamp);
         }
     if (!typed.ends_with("hz"))
         return false;
     const auto pulses = parseHertz(typed);
     if (!pulses)
         return false;
-    if (sources.empty()) {
-        sources.emplace_back();
-        sources.back().name = words[at];
-        sources.back().kind = SourceKind::DimmedLed;
+    if (lamps.empty()) {
+        lamps.emplace_back();
+        lamps.back().name = words[at];
+        lamps.back().kind = LampKind::DimmedLed;
     }
-    sources.back().pulses = *pulses;
-    return take(LinePart::Source);
+    lamps.back().pulses = *pulses;
+    return take(LinePart::Lamp);
 }
 
 bool SceneLineReader::depth() {
@@ -297,7 +297,7 @@ void SceneLineReader::next() {
             named();
         return;
     }
-    if (number() || change() || word() || day() || source() || depth() || motion() || small() ||
+    if (number() || change() || word() || day() || lamp() || depth() || motion() || small() ||
         length() || light())
         return;
     const std::string& typed = words[at];

@@ -19,22 +19,22 @@ std::string wordOf(DescribedLight light) {
 
 // The lamps of the line in place of those it can tell, which keep what it does not say when their
 // kinds are unchanged; the others stay where they are.
-std::vector<Source> keptSources(const std::vector<Source>& before, std::vector<Source> typed) {
-    std::vector<Source> told;
-    for (const auto& source : before)
-        if (isOnTheLine(source.kind))
-            told.push_back(source);
+std::vector<Lamp> keptLamps(const std::vector<Lamp>& before, std::vector<Lamp> typed) {
+    std::vector<Lamp> told;
+    for (const auto& lamp : before)
+        if (isOnTheLine(lamp.kind))
+            told.push_back(lamp);
     const bool same = std::equal(told.begin(), told.end(), typed.begin(), typed.end(),
                                  [](const auto& a, const auto& b) { return a.kind == b.kind; });
     for (std::size_t i = 0; same && i < told.size(); ++i) {
         told[i].pulses = typed[i].pulses;
         typed[i] = told[i];
     }
-    std::vector<Source> kept;
+    std::vector<Lamp> kept;
     auto next = typed.begin();
-    for (const auto& source : before)
-        if (!isOnTheLine(source.kind))
-            kept.push_back(source);
+    for (const auto& lamp : before)
+        if (!isOnTheLine(lamp.kind))
+            kept.push_back(lamp);
         else if (next != typed.end())
             kept.push_back(*next++);
     kept.insert(kept.end(), next, typed.end());
@@ -73,12 +73,12 @@ std::string lineWith(const Scene& scene, const std::string& name) {
     if (scene.change)
         add(">" + compact(spell(scene.change->to)) + "/" +
             compact(spellDuration(scene.change->over)));
-    for (const auto& source : scene.sources) {
-        if (!isOnTheLine(source.kind))
+    for (const auto& lamp : scene.lamps) {
+        if (!isOnTheLine(lamp.kind))
             continue;
-        add(std::string(wordOf(source.kind)));
-        if (source.pulses)
-            add(compact(spell(*source.pulses)));
+        add(std::string(wordOf(lamp.kind)));
+        if (lamp.pulses)
+            add(compact(spell(*lamp.pulses)));
     }
     if (scene.depth)
         add(spell(scene.depth->widest) + "-" + spell(scene.depth->narrowest));
@@ -120,7 +120,7 @@ Scene rewritten(const Scene& scene, const SceneLine& line) {
     result.extra = scene.extra;
     const auto typed = line.scene.patches.front();
     result.patches = scene.patches;
-    result.sources = keptSources(scene.sources, line.scene.sources);
+    result.lamps = keptLamps(scene.lamps, line.scene.lamps);
     for (auto& patch : result.patches)
         if (patch.role == PatchRole::Grey) {
             if (!typed.estimated || (result.described != scene.described && patch.estimated)) {

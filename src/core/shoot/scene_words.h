@@ -22,24 +22,24 @@ inline constexpr std::array kLightWords = {LightWord{"sun", DescribedLight::Dire
                                            LightWord{"home", DescribedLight::Domestic},
                                            LightWord{"candle", DescribedLight::Candle}};
 
-struct SourceWord {
+struct LampWord {
     std::string_view word;
-    SourceKind kind;
+    LampKind kind;
 };
-inline constexpr std::array kSourceWords = {
-    SourceWord{"bulbs", SourceKind::Filament},      SourceWord{"tubes", SourceKind::Ballast},
-    SourceWord{"panels", SourceKind::Electronic},   SourceWord{"dimmed", SourceKind::DimmedLed},
-    SourceWord{"rectified", SourceKind::Rectified}, SourceWord{"measured", SourceKind::Measured},
-    SourceWord{"steady", SourceKind::Steady}};
+inline constexpr std::array kLampWords = {
+    LampWord{"bulbs", LampKind::Filament},      LampWord{"tubes", LampKind::Ballast},
+    LampWord{"panels", LampKind::Electronic},   LampWord{"dimmed", LampKind::DimmedLed},
+    LampWord{"rectified", LampKind::Rectified}, LampWord{"measured", LampKind::Measured},
+    LampWord{"steady", LampKind::Steady}};
 
 /// Kinds a scene's line can tell. A steady lamp is no need of the scene, and a measured one is
 /// nothing without its harmonics: both are edited as lamps and kept when the line is rewritten.
-[[nodiscard]] constexpr bool isOnTheLine(SourceKind kind) {
-    return kind != SourceKind::Steady && kind != SourceKind::Measured;
+[[nodiscard]] constexpr bool isOnTheLine(LampKind kind) {
+    return kind != LampKind::Steady && kind != LampKind::Measured;
 }
 
-[[nodiscard]] constexpr std::string_view wordOf(SourceKind kind) {
-    for (const auto& known : kSourceWords)
+[[nodiscard]] constexpr std::string_view wordOf(LampKind kind) {
+    for (const auto& known : kLampWords)
         if (known.kind == kind)
             return known.word;
     return {};

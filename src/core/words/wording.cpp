@@ -164,9 +164,9 @@ std::string nameOf(IsoBehaviour behaviour, const Translator& translate) {
 
 std::string nameOf(DialInField field, const Translator& translate) {
     constexpr const char* names[] = {
-        "Camera",      "Recording", "Rate",        "Region",       "Shutter", "Profile",
-        "Base",        "Rating",    "White",       "Iris",         "ND",      "Card",
-        "Second slot", "Sound",     "Zebra, skin", "Zebra, guard", "Bank"};
+        "Camera",      "Recording", "Rate",        "Region",      "Shutter", "Profile",
+        "Base",        "Rating",    "White",       "Iris",        "ND",      "Card",
+        "Second slot", "Sound",     "Zebra, skin", "Zebra, clip", "Bank"};
     return translated(names[static_cast<int>(field)], translate);
 }
 

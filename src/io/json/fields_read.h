@@ -108,11 +108,13 @@ void readField(ObjectReader& node, T& owner, const Field<Access, Form>& field) {
     using Stored = StoredIn<T, Field<Access, Form>>;
     if (node.state().version < field.since)
         return;
-    if (field.presence != Presence::Required && !node.has(field.key))
+    const bool older = field.formerly && !node.has(field.key) && node.has(field.formerly);
+    const char* key = older ? field.formerly : field.key;
+    if (field.presence != Presence::Required && !node.has(key))
         return;
     auto& value = valueOf(field, owner);
     using Wanted = typename Plain<Stored>::Value;
-    value = read(node, field.key, field.form, static_cast<Wanted*>(nullptr));
+    value = read(node, key, field.form, static_cast<Wanted*>(nullptr));
 }
 
 template<class T, class Access, class Tag>

@@ -94,7 +94,7 @@ TEST(Evaluate, ZebraInTheCamerasStepsWithItsMargin) {
     const auto at = evaluated(shoot);
     ASSERT_EQ(at.zebra.size(), 2u);
     const auto& guard = at.zebra[1];
-    EXPECT_EQ(guard.use, ZebraUse::Guard);
+    EXPECT_EQ(guard.use, ZebraUse::Clip);
     EXPECT_LE(guard.set, guard.exact);
     EXPECT_GE(guard.margin, kNearClip);
     // The margin is what the curve says: encode(clip - margin) is the set level.

@@ -150,9 +150,9 @@ TEST(Figures, ConsequencesAreOnlyWhatDiffersAndCompareListsItFirst) {
     Bench bench;
     bench.shoot.kit.lenses[0].shortest = bench.shoot.kit.lenses[0].longest = Millimetres(35);
     bench.shoot.scenes[0].subjectSpeed = WidthsPerSecond(0.5);
-    Source tubes;
-    tubes.kind = SourceKind::Ballast;
-    bench.shoot.scenes[0].sources = {tubes};
+    Lamp tubes;
+    tubes.kind = LampKind::Ballast;
+    bench.shoot.scenes[0].lamps = {tubes};
     bench.shoot.setups[0].shutter = ShutterAngle(172.8);
     bslate::Setup after = bench.shoot.setups[0];
     after.mode = "fast";

@@ -50,9 +50,9 @@ TEST(Targets, NominalByHand) {
     EXPECT_NEAR(tool(nominal, TargetTool::WhiteCard).low.value(), 60.40, 0.01);
     EXPECT_NEAR(tool(nominal, TargetTool::SkinRange).low.value(), 47.13, 0.01);
     EXPECT_NEAR(tool(nominal, TargetTool::SkinRange).high.value(), 51.33, 0.01);
-    EXPECT_NEAR(tool(nominal, TargetTool::HighlightGuard).low.value(), 90.15, 0.01);
+    EXPECT_NEAR(tool(nominal, TargetTool::HighlightLimit).low.value(), 90.15, 0.01);
     EXPECT_EQ(tool(nominal, TargetTool::ZebraLimit).set, Level(49));
-    EXPECT_EQ(tool(nominal, TargetTool::ZebraGuard).set, Level(90));
+    EXPECT_EQ(tool(nominal, TargetTool::ZebraClip).set, Level(90));
     // Codes 0 to 1023 on the histogram: 853.7 at the guard leaves 16.5 % of its width.
     EXPECT_NEAR(tool(nominal, TargetTool::HistogramGap).low.value(), 16.55, 0.01);
     const auto& band = tool(nominal, TargetTool::ZebraBand);
@@ -83,12 +83,12 @@ TEST(Targets, StepsAndTapAreTheCamerasOwn) {
         5.0, Level(50), Level(100), ZebraTap::ViewingLut, {ZebraKind::Limit, ZebraKind::Band}};
     const Judged judged(shoot);
     const auto nominal = targetsOf(judged.context, judged.at)[0];
-    const auto& guard = tool(nominal, TargetTool::ZebraGuard, ZebraTap::ViewingLut);
+    const auto& guard = tool(nominal, TargetTool::ZebraClip, ZebraTap::ViewingLut);
     EXPECT_TRUE(guard.inUse);
     EXPECT_EQ(std::fmod(guard.set.value(), 5.0), 0);
     EXPECT_LE(guard.set, guard.low);
     EXPECT_TRUE(tool(nominal, TargetTool::ZebraBand, ZebraTap::ViewingLut).inUse);
-    EXPECT_FALSE(tool(nominal, TargetTool::ZebraGuard).inUse) << "it is measured on the LUT";
+    EXPECT_FALSE(tool(nominal, TargetTool::ZebraClip).inUse) << "it is measured on the LUT";
     const auto& band = tool(nominal, TargetTool::ZebraBand, ZebraTap::ViewingLut);
     EXPECT_GE(band.set + band.range, band.high);
     EXPECT_LE(band.set - band.range, band.low);

@@ -53,8 +53,8 @@ TEST(Zebra, TheGuardAfterATestStaysUnderTheFirstClip) {
     SeriesFit fit;
     fit.curve = worked.context.profile->curve;
     const auto after = [&] {
-        return guardAfterTest(worked.shoot.kit, *worked.context.camera, *worked.context.profile,
-                              worked.context.base->iso, fit);
+        return clipZebraAfterTest(worked.shoot.kit, *worked.context.camera, *worked.context.profile,
+                                  worked.context.base->iso, fit);
     };
     EXPECT_FALSE(after()) << "no channel clipped";
     fit.clip = {Stops(4.0), Stops(4.6), Stops(4.3)};

@@ -16,7 +16,7 @@ using sample::Bench;
 using sample::fps;
 
 void light(Bench& bench, const char* lamp) {
-    bench.shoot.scenes[0].sources.push_back(*parseLampLine(lamp));
+    bench.shoot.scenes[0].lamps.push_back(*parseLampLine(lamp));
 }
 
 struct ShownCadence {

@@ -9,13 +9,13 @@ TEST(LampLine, SaysWhatALampDoes) {
     const auto tubes = parseLampLine("old tubes 100Hz depth70% share70%");
     ASSERT_TRUE(tubes.ok()) << message(tubes.error());
     EXPECT_EQ(tubes->name, "old");
-    EXPECT_EQ(tubes->kind, SourceKind::Ballast);
+    EXPECT_EQ(tubes->kind, LampKind::Ballast);
     EXPECT_EQ(tubes->pulses, Hertz(100));
     EXPECT_EQ(tubes->depth, Fraction(0.7));
-    EXPECT_EQ(parseLampLine("strips 400Hz duty25%")->kind, SourceKind::DimmedLed);
-    EXPECT_EQ(parseLampLine("window steady share30%")->kind, SourceKind::Steady);
+    EXPECT_EQ(parseLampLine("strips 400Hz duty25%")->kind, LampKind::DimmedLed);
+    EXPECT_EQ(parseLampLine("window steady share30%")->kind, LampKind::Steady);
     const auto measured = parseLampLine("h1:40% h2:8.5% 99.7Hz");
-    EXPECT_EQ(measured->kind, SourceKind::Measured);
+    EXPECT_EQ(measured->kind, LampKind::Measured);
     EXPECT_EQ(measured->harmonics[1], (Harmonic{2, Fraction(0.085)}));
     for (const char* line : {"old tubes 100Hz depth70% share70%", "dimmed 1234.5Hz duty12.5%",
                              "sky steady", "x measured h1:40% h64:0.25%"})
@@ -45,8 +45,8 @@ TEST(LampLine, WrongPiecesAreNamed) {
 
 TEST(Lamps, TakeTheUsualNumbersAndDivideWhatIsLeft) {
     Scene scene;
-    scene.sources = {*parseLampLine("tubes share70%"), *parseLampLine("bulbs"),
-                     *parseLampLine("strips 400Hz")};
+    scene.lamps = {*parseLampLine("tubes share70%"), *parseLampLine("bulbs"),
+                   *parseLampLine("strips 400Hz")};
     const auto lights = lightsOf(scene, Hertz(50));
     ASSERT_EQ(lights.size(), 3u);
     EXPECT_EQ(lights[0].frequency, Hertz(100));
@@ -62,8 +62,8 @@ TEST(Lamps, TakeTheUsualNumbersAndDivideWhatIsLeft) {
 TEST(LampLine, ComesBackWhateverItIsCalled) {
     for (const char* name : {"old tubes", "Workshop under old tubes", "tubes", "400Hz", "share",
                              "share5", "h1:2", "a \"b\"", "80%", "two  spaces", "dimmed lamp"})
-        for (const auto kind : {SourceKind::Ballast, SourceKind::DimmedLed, SourceKind::Steady}) {
-            Source lamp;
+        for (const auto kind : {LampKind::Ballast, LampKind::DimmedLed, LampKind::Steady}) {
+            Lamp lamp;
             lamp.name = name;
             lamp.kind = kind;
             lamp.pulses = Hertz(1000.0 / 3);

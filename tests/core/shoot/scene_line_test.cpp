@@ -40,9 +40,9 @@ TEST(SceneLine, EveryPieceInAnyOrder) {
     EXPECT_TRUE(scene.patches[0].estimated);
     EXPECT_EQ(scene.day, 2);
     EXPECT_DOUBLE_EQ(scene.start->value(), (20 * 60 + 50) * 60);
-    ASSERT_EQ(scene.sources.size(), 1u);
-    EXPECT_EQ(scene.sources[0].kind, SourceKind::DimmedLed);
-    EXPECT_EQ(scene.sources[0].pulses, Hertz(400));
+    ASSERT_EQ(scene.lamps.size(), 1u);
+    EXPECT_EQ(scene.lamps[0].kind, LampKind::DimmedLed);
+    EXPECT_EQ(scene.lamps[0].pulses, Hertz(400));
     EXPECT_EQ(scene.depth->widest, TStop(2));
     EXPECT_DOUBLE_EQ(scene.slowMotion.value(), 4.17);
     EXPECT_DOUBLE_EQ(scene.longestTake.value(), 600);
@@ -61,28 +61,28 @@ TEST(SceneLine, LampsItCannotTellAreKept) {
     const auto line = understood("3 measured steady walk tubes pan8deg/s 26cd/m2");
     EXPECT_EQ(line.scene.name, "measured steady walk");
     EXPECT_EQ(line.scene.pan, DegreesPerSecond(8));
-    ASSERT_EQ(line.scene.sources.size(), 1u);
+    ASSERT_EQ(line.scene.lamps.size(), 1u);
     Scene scene = line.scene;
-    scene.sources[0].depth = Fraction(0.7);
-    Source window, meter;
+    scene.lamps[0].depth = Fraction(0.7);
+    Lamp window, meter;
     window.name = "window";
-    window.kind = SourceKind::Steady;
+    window.kind = LampKind::Steady;
     meter.name = "meter";
-    meter.kind = SourceKind::Measured;
+    meter.kind = LampKind::Measured;
     meter.harmonics = {{1, Fraction(0.2)}};
-    scene.sources.insert(scene.sources.begin(), window);
-    scene.sources.push_back(meter);
+    scene.lamps.insert(scene.lamps.begin(), window);
+    scene.lamps.push_back(meter);
     EXPECT_EQ(rewritten(scene, understood(lineOf(scene).c_str())), scene);
     auto slower = scene;
-    slower.sources[1].pulses = Hertz(120);
+    slower.lamps[1].pulses = Hertz(120);
     EXPECT_EQ(rewritten(scene, understood(lineOf(slower).c_str())), slower);
     const auto without = rewritten(scene, understood("3 measured steady walk 26cd/m2"));
-    ASSERT_EQ(without.sources.size(), 2u);
-    EXPECT_EQ(without.sources[1], meter);
+    ASSERT_EQ(without.lamps.size(), 2u);
+    EXPECT_EQ(without.lamps[1], meter);
     const auto more = rewritten(scene, understood("3 walk tubes bulbs 26cd/m2"));
-    ASSERT_EQ(more.sources.size(), 4u);
-    EXPECT_EQ(more.sources[3].kind, SourceKind::Filament);
-    EXPECT_FALSE(more.sources[1].depth.has_value()) << "other lamps, so nothing is carried over";
+    ASSERT_EQ(more.lamps.size(), 4u);
+    EXPECT_EQ(more.lamps[3].kind, LampKind::Filament);
+    EXPECT_FALSE(more.lamps[1].depth.has_value()) << "other lamps, so nothing is carried over";
 }
 
 TEST(SceneLine, ReadingsMayBeTwoWordsAndUnitsAreKept) {

@@ -41,7 +41,7 @@ TEST(KitJson, EveryCurveFamilyAndNdTraditionRoundTrips) {
     kit.filters = {{"a", "A", {NdTradition::Density, 0.9}, true, false, {}},
                    {"b", "B", {NdTradition::Factor, 8}, false, false, {}},
                    {"c", "C", {NdTradition::Stops, 1.0 / 3}, false, false, {}}};
-    kit.filterSlots = 3;
+    kit.filterStages = 3;
     const auto text = writeKit(kit);
     EXPECT_EQ(readBack(text), kit);
     EXPECT_EQ(writeKit(readBack(text)), text);
@@ -61,12 +61,12 @@ TEST(KitJson, OptionalKeysHaveTheirDefaults) {
                             "constraints", "rate_sets", "draw"})
         camera.erase(key);
     camera["bases"][0].erase("prnu");
-    json.erase("filter_slots");
+    json.erase("filter_stages");
     const auto kit = readBack(json.dump());
     EXPECT_EQ(kit.cameras[0].banks, Banks{});
     EXPECT_TRUE(kit.cameras[0].builtInNd.empty());
     EXPECT_EQ(kit.cameras[0].whiteStepKelvin, 100);
-    EXPECT_EQ(kit.filterSlots, 2);
+    EXPECT_EQ(kit.filterStages, 2);
 }
 
 struct Broken {
@@ -92,7 +92,7 @@ TEST_P(BrokenKit, IsRefusedAtItsPlace) {
 const Broken kBroken[] = {
     {"Family", "/profiles/0/curve/family", R"("magic")", ErrorCode::WrongType},
     {"CodeRange", "/profiles/0/curve/range", R"("half")", ErrorCode::WrongType},
-    {"LogBase", "/profiles/0/curve/base", "1", ErrorCode::OutOfRange},
+    {"LogBase", "/profiles/0/curve/log_base", "1", ErrorCode::OutOfRange},
     {"SampledOnce", "/profiles/0/curve",
      R"({"family":"sampled","range":"full","points":[{"stops":0,"signal":0.4}]})",
      ErrorCode::OutOfRange},
@@ -159,7 +159,7 @@ const Broken kBroken[] = {
     {"Iso", "/cameras/0/bases/0/iso", R"("0")", ErrorCode::OutOfRange},
     {"Lens", "/lenses/0/narrowest", R"("T1")", ErrorCode::OutOfRange},
     {"Loss", "/filters/0/loss", R"("ND1")", ErrorCode::Ambiguous},
-    {"Slots", "/filter_slots", "99", ErrorCode::OutOfRange},
+    {"Slots", "/filter_stages", "99", ErrorCode::OutOfRange},
 };
 
 INSTANTIATE_TEST_SUITE_P(All, BrokenKit, ::testing::ValuesIn(kBroken),

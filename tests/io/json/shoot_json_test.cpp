@@ -100,11 +100,11 @@ void findAll(const Json& node, std::set<int>& found) {
 TEST(ShootJson, AMarkOnEveryObjectOfADocumentComesBack) {
     auto shoot = *loadShoot(root() / "data/demo/slack-water.bslate");
     shoot.kitFile.reset();
-    Source lamp;
+    Lamp lamp;
     lamp.name = "measured";
-    lamp.kind = SourceKind::Measured;
+    lamp.kind = LampKind::Measured;
     lamp.harmonics = {{1, Fraction(0.4)}, {2, Fraction(0.1)}};
-    shoot.scenes[0].sources.push_back(lamp);
+    shoot.scenes[0].lamps.push_back(lamp);
     auto json = Json::parse(writeShoot(shoot));
     int marks = 0;
     markAll(json, marks);
@@ -137,7 +137,14 @@ TEST(ShootJson, OpensEveryVersionEverWritten) {
         if (entry.path().extension() != ".bslate")
             continue;
         const auto shoot = loadShoot(entry.path());
-        EXPECT_TRUE(shoot.ok()) << message(shoot.error());
+        ASSERT_TRUE(shoot.ok()) << message(shoot.error());
+        const auto text = writeShoot(*shoot);
+        for (const char* key :
+             {"sources", "subject_speed", "filter_slots", "flare", "rms", "noise"})
+            EXPECT_EQ(text.find("\"" + std::string(key) + "\":"), std::string::npos) << key;
+        const auto lit = std::any_of(shoot->scenes.begin(), shoot->scenes.end(),
+                                     [](const Scene& scene) { return !scene.lamps.empty(); });
+        EXPECT_EQ(lit, entry.path().parent_path().filename() != "v1") << entry.path();
         ++seen;
     }
     EXPECT_GE(seen, kShootVersion) << "one of each at least";
@@ -274,19 +281,19 @@ const Broken kBroken[] = {
      "/kit/cameras/1/shutter/times"},
     {"NoReason", "/setups/0/accepted", R"([{"finding":"a","reason":""}])", ErrorCode::EmptyText,
      "/setups/0/accepted/0/reason"},
-    {"DutyOfZero", "/scenes/0/sources", R"([{"name":"a","kind":"dimmed-led","duty":"0.0"}])",
-     ErrorCode::OutOfRange, "/scenes/0/sources/0/duty"},
-    {"ShareAboveAll", "/scenes/0/sources", R"([{"name":"a","kind":"ballast","share":"120 %"}])",
-     ErrorCode::OutOfRange, "/scenes/0/sources/0/share"},
-    {"UnknownLamp", "/scenes/0/sources", R"([{"name":"a","kind":"torch"}])", ErrorCode::WrongType,
-     "/scenes/0/sources/0/kind"},
-    {"MeasuredWithoutHarmonics", "/scenes/0/sources", R"([{"name":"a","kind":"measured"}])",
-     ErrorCode::MissingKey, "/scenes/0/sources/0/harmonics"},
-    {"HarmonicTooHigh", "/scenes/0/sources",
+    {"DutyOfZero", "/scenes/0/lamps", R"([{"name":"a","kind":"dimmed-led","duty":"0.0"}])",
+     ErrorCode::OutOfRange, "/scenes/0/lamps/0/duty"},
+    {"ShareAboveAll", "/scenes/0/lamps", R"([{"name":"a","kind":"ballast","share":"120 %"}])",
+     ErrorCode::OutOfRange, "/scenes/0/lamps/0/share"},
+    {"UnknownLamp", "/scenes/0/lamps", R"([{"name":"a","kind":"torch"}])", ErrorCode::WrongType,
+     "/scenes/0/lamps/0/kind"},
+    {"MeasuredWithoutHarmonics", "/scenes/0/lamps", R"([{"name":"a","kind":"measured"}])",
+     ErrorCode::MissingKey, "/scenes/0/lamps/0/harmonics"},
+    {"HarmonicTooHigh", "/scenes/0/lamps",
      R"([{"name":"a","kind":"measured","harmonics":[{"order":65,"depth":"0.1"}]}])",
-     ErrorCode::OutOfRange, "/scenes/0/sources/0/harmonics/0/order"},
-    {"PulsesOfZero", "/scenes/0/sources", R"([{"name":"a","kind":"ballast","pulses":"0 Hz"}])",
-     ErrorCode::OutOfRange, "/scenes/0/sources/0/pulses"},
+     ErrorCode::OutOfRange, "/scenes/0/lamps/0/harmonics/0/order"},
+    {"PulsesOfZero", "/scenes/0/lamps", R"([{"name":"a","kind":"ballast","pulses":"0 Hz"}])",
+     ErrorCode::OutOfRange, "/scenes/0/lamps/0/pulses"},
     {"Pan", "/scenes/0/pan", R"("quick")", ErrorCode::NotANumber, "/scenes/0/pan"},
     {"SubjectSpeed", "/scenes/0/subject_speed", "-1", ErrorCode::OutOfRange,
      "/scenes/0/subject_speed"},
@@ -310,23 +317,23 @@ TEST(ShootJson, EverythingASceneCanTellRoundTrips) {
     scene.place = Place::Exterior;
     scene.described = DescribedLight::OpenShade;
     scene.change = LightChange{{14.6, LightUnit::EvReflected}, Seconds(2400)};
-    for (const auto kind : {SourceKind::Filament, SourceKind::Ballast, SourceKind::Electronic,
-                            SourceKind::DimmedLed, SourceKind::Rectified, SourceKind::Steady}) {
-        Source lamp;
+    for (const auto kind : {LampKind::Filament, LampKind::Ballast, LampKind::Electronic,
+                            LampKind::DimmedLed, LampKind::Rectified, LampKind::Steady}) {
+        Lamp lamp;
         lamp.name = "lamp";
         lamp.kind = kind;
-        scene.sources.push_back(lamp);
+        scene.lamps.push_back(lamp);
     }
-    auto& lamp = scene.sources[3];
+    auto& lamp = scene.lamps[3];
     lamp.pulses = Hertz(1234.5);
     lamp.depth = Fraction(1.0 / 3);
     lamp.duty = Fraction(0.125);
     lamp.share = Fraction(1);
-    Source measured;
+    Lamp measured;
     measured.name = "measured";
-    measured.kind = SourceKind::Measured;
+    measured.kind = LampKind::Measured;
     measured.harmonics = {{1, Fraction(0.4)}, {64, Fraction(0)}};
-    scene.sources.push_back(measured);
+    scene.lamps.push_back(measured);
     scene.depth = DepthWish{TStop(std::exp2(1.5)), TStop(std::exp2(2.5))};
     scene.subjectSpeed = WidthsPerSecond(0.333);
     scene.pan = DegreesPerSecond(7.7);
@@ -340,16 +347,16 @@ TEST(ShootJson, EverythingASceneCanTellRoundTrips) {
     const auto text = writeShoot(shoot);
     const auto back = readBack(text);
     ASSERT_EQ(back.scenes.size(), 1u);
-    EXPECT_EQ(back.scenes[0].sources, scene.sources);
+    EXPECT_EQ(back.scenes[0].lamps, scene.lamps);
     EXPECT_EQ(back.scenes[0], scene);
     EXPECT_EQ(back, shoot);
     EXPECT_EQ(writeShoot(back), text);
     auto many = Json::parse(text);
     for (int i = 0; i < 64; ++i)
-        many["scenes"][0]["sources"].push_back({{"name", "x"}, {"kind", "steady"}});
+        many["scenes"][0]["lamps"].push_back({{"name", "x"}, {"kind", "steady"}});
     const auto refused = readShoot(many.dump(), "many", {});
     ASSERT_FALSE(refused.ok());
-    EXPECT_EQ(refused.error().place, "/scenes/0/sources");
+    EXPECT_EQ(refused.error().place, "/scenes/0/lamps");
     EXPECT_EQ(refused.error().got, "71");
 }
 

@@ -286,8 +286,8 @@ void BodyTestView::tell() {
     parts << (clips.isEmpty() ? tr("No channel clipped: go on until two frames read the same.")
                               : tr("Clips: %1.").arg(clips.join(QStringLiteral(", "))));
     if (camera() && profile() && base())
-        if (const auto zebra = guardAfterTest(m_actions.document().shoot().kit, *camera(),
-                                              *profile(), base()->iso, fit))
+        if (const auto zebra = clipZebraAfterTest(m_actions.document().shoot().kit, *camera(),
+                                                  *profile(), base()->iso, fit))
             parts << (zebra->tap == ZebraTap::Recorded
                           ? tr("Zebra at %1 on the recorded signal warns before it.")
                           : tr("Zebra at %1 on the viewing LUT warns before it."))

@@ -39,7 +39,7 @@ QStringList needsOf(const Scene& scene) {
     if (scene.longestTake.value() > 0)
         needs << DaysBand::tr("take %1").arg(toQt(printDuration(scene.longestTake)));
     needs << (scene.sound ? DaysBand::tr("sound") : DaysBand::tr("mute"));
-    for (const auto& source : scene.sources)
+    for (const auto& source : scene.lamps)
         if (isOnTheLine(source.kind))
             needs << (source.pulses ? toQt(print(*source.pulses)) : toQt(wordOf(source.kind)));
     if (scene.depth)

@@ -27,8 +27,8 @@ QString nameOf(LinePart part) {
         return SceneEntry::tr("light, estimated");
     case LinePart::Change:
         return SceneEntry::tr("light goes");
-    case LinePart::Source:
-        return SceneEntry::tr("source");
+    case LinePart::Lamp:
+        return SceneEntry::tr("lamp");
     case LinePart::Depth:
         return SceneEntry::tr("depth");
     case LinePart::Speed:

@@ -363,7 +363,7 @@ void CadenceView::nextSafe() {
         return;
     const auto safe = safeOnDial(*context);
     if (safe.empty()) {
-        emit refused(context->scene->sources.empty()
+        emit refused(context->scene->lamps.empty()
                          ? tr("Every shutter is safe: the scene has no lamps. L adds one.")
                          : tr("No shutter of this camera holds these lamps still at this rate; the "
                               "verdict says which rates do."));

@@ -63,8 +63,7 @@ void LampRow::refresh() {
         m_blocks.push_back(makeBlock(m_blocks.size()));
     for (std::size_t i = 0; i < m_blocks.size(); ++i) {
         if (i < lights.size())
-            m_blocks[i]->show(toQt(scene->sources[i].name), toQt(lineOf(scene->sources[i])),
-                              lights[i]);
+            m_blocks[i]->show(toQt(scene->lamps[i].name), toQt(lineOf(scene->lamps[i])), lights[i]);
         else
             m_blocks[i]->hide();
     }
@@ -81,14 +80,14 @@ LampBlock* LampRow::makeBlock(std::size_t index) {
 void LampRow::wire(LampBlock& block, std::size_t index) {
     const auto pulsesOf = [this, index] {
         const auto* scene = m_actions.document().scene();
-        return lightOf(scene->sources[index], m_actions.document().shoot().brief.mains)
+        return lightOf(scene->lamps[index], m_actions.document().shoot().brief.mains)
             .frequency.value();
     };
     const auto setPulses = [this, index](double hertz, int drag) {
         changeLamp(
             tr("Lamp frequency"), index,
-            [&](Source& lamp) {
-                if (lamp.kind != SourceKind::Steady)
+            [&](Lamp& lamp) {
+                if (lamp.kind != LampKind::Steady)
                     lamp.pulses = Hertz(std::clamp(hertz, kSlowest, kFastest));
             },
             drag);
@@ -96,9 +95,9 @@ void LampRow::wire(LampBlock& block, std::size_t index) {
     connect(&block, &LampBlock::frequencyStepped, this,
             [pulsesOf, setPulses](int hertz) { setPulses(pulsesOf() + hertz, 0); });
     connect(&block, &LampBlock::depthStepped, this, [this, index](int percent) {
-        changeLamp(tr("Lamp depth"), index, [&](Source& lamp) {
+        changeLamp(tr("Lamp depth"), index, [&](Lamp& lamp) {
             const double now = lamp.depth.value_or(usualDepth(lamp.kind)).value();
-            if (lamp.kind != SourceKind::Steady)
+            if (lamp.kind != LampKind::Steady)
                 lamp.depth = Fraction(std::clamp(std::round(now * 100 + percent) / 100, 0.0, 1.0));
         });
     });
@@ -111,7 +110,7 @@ void LampRow::wire(LampBlock& block, std::size_t index) {
     connect(&block, &LampBlock::typed, this, [this, index](const QString& line) {
         const auto typed = parseLampLine(fromQt(line));
         if (typed)
-            changeLamp(tr("Change lamp"), index, [&](Source& lamp) {
+            changeLamp(tr("Change lamp"), index, [&](Lamp& lamp) {
                 const ExtraKeys extra = lamp.extra;
                 lamp = *typed;
                 lamp.extra = extra;
@@ -121,25 +120,25 @@ void LampRow::wire(LampBlock& block, std::size_t index) {
     connect(&block, &LampBlock::deleteRequested, this, [this, index] {
         if (const auto* scene = m_actions.document().scene())
             m_actions.changeScene(tr("Delete lamp"), toQt(scene->id), [&](Scene& changed) {
-                changed.sources.erase(changed.sources.begin() + static_cast<std::ptrdiff_t>(index));
+                changed.lamps.erase(changed.lamps.begin() + static_cast<std::ptrdiff_t>(index));
             });
     });
 }
 
 void LampRow::changeLamp(const QString& name, std::size_t index,
-                         const std::function<void(Source&)>& change, int drag) {
+                         const std::function<void(Lamp&)>& change, int drag) {
     const auto* scene = m_actions.document().scene();
-    if (scene && index < scene->sources.size())
+    if (scene && index < scene->lamps.size())
         m_actions.changeScene(
-            name, toQt(scene->id), [&](Scene& changed) { change(changed.sources[index]); }, drag);
+            name, toQt(scene->id), [&](Scene& changed) { change(changed.lamps[index]); }, drag);
 }
 
 void LampRow::addLamp() {
     const auto* scene = m_actions.document().scene();
     if (!scene)
         return;
-    if (scene->sources.size() >= kMostSources) {
-        emit refused(tr("A scene takes at most %1 lamps.").arg(kMostSources));
+    if (scene->lamps.size() >= kMostLamps) {
+        emit refused(tr("A scene takes at most %1 lamps.").arg(kMostLamps));
         return;
     }
     m_new->showValue({});
@@ -154,8 +153,8 @@ void LampRow::enterNew(const QString& line) {
     if (!lamp || !scene)
         return;
     m_actions.changeScene(tr("Add lamp"), toQt(scene->id),
-                          [&](Scene& changed) { changed.sources.push_back(*std::move(lamp)); });
-    m_blocks[m_actions.document().scene()->sources.size() - 1]->setFocus();
+                          [&](Scene& changed) { changed.lamps.push_back(*std::move(lamp)); });
+    m_blocks[m_actions.document().scene()->lamps.size() - 1]->setFocus();
 }
 
 void LampRow::paintEvent(QPaintEvent*) {

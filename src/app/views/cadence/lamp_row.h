@@ -38,7 +38,7 @@ private:
     LampBlock* makeBlock(std::size_t index);
     void wire(LampBlock& block, std::size_t index);
     void changeLamp(const QString& name, std::size_t index,
-                    const std::function<void(Source&)>& change, int drag = 0);
+                    const std::function<void(Lamp&)>& change, int drag = 0);
     void enterNew(const QString& line);
     [[nodiscard]] static std::optional<QString> problemWith(const QString& line);
 

@@ -32,15 +32,15 @@ QString nameOf(const ToolTarget& tool) {
         return tr("zebra, skin %1").arg(toQt(print(tool.set)));
     case TargetTool::ZebraBand:
         return tr("zebra band %1 \u00b1 %2").arg(toQt(print(tool.set)), toQt(print(tool.range)));
-    case TargetTool::ZebraGuard:
-        return tr("zebra, guard %1").arg(toQt(print(tool.set)));
+    case TargetTool::ZebraClip:
+        return tr("zebra, clip %1").arg(toQt(print(tool.set)));
     case TargetTool::GreyCard:
         return tr("grey card %1").arg(levels(tool));
     case TargetTool::SkinRange:
         return tr("skin %1").arg(levels(tool));
     case TargetTool::WhiteCard:
         return tr("white card %1").arg(levels(tool));
-    case TargetTool::HighlightGuard:
+    case TargetTool::HighlightLimit:
         return tr("highlights to %1").arg(levels(tool));
     case TargetTool::HistogramGap:
         return tr("histogram: keep %1 free").arg(levels(tool));
@@ -51,7 +51,7 @@ QString nameOf(const ToolTarget& tool) {
 }
 
 bool isZebraLine(const ToolTarget& tool) {
-    return tool.tool == TargetTool::ZebraLimit || tool.tool == TargetTool::ZebraGuard;
+    return tool.tool == TargetTool::ZebraLimit || tool.tool == TargetTool::ZebraClip;
 }
 
 // What has its own place on the level axis; the rest is told in words.

@@ -69,7 +69,7 @@ void RecipeSheet::build() {
     m_other->setObjectName(QStringLiteral("recipe-other"));
     m_other->setAccessibleName(tr("Compared with"));
     m_slot->setObjectName(QStringLiteral("recipe-slot"));
-    m_slot->setAccessibleName(tr("Profile slot"));
+    m_slot->setAccessibleName(tr("Profile"));
     m_told->setObjectName(QStringLiteral("recipe-told"));
     m_told->setWordWrap(true);
     addField(
@@ -112,7 +112,7 @@ void RecipeSheet::build() {
     numbers->addLayout(m_right);
     numbers->addStretch(1);
     auto* slot = new QHBoxLayout;
-    slot->addWidget(new QLabel(tr("Slot")));
+    slot->addWidget(new QLabel(tr("Profile")));
     slot->addWidget(m_slot, 1);
     const auto button = [&](const QString& text, const char* name, auto act) {
         auto* made = new QPushButton(text);
@@ -190,7 +190,7 @@ void RecipeSheet::showLooks() {
     detail->setEnabled(recipe);
     detail->setCurrentIndex(recipe ? recipe->look.colour.detail + 7 : 7);
     if (!recipe) {
-        m_told->setText(tr("No recipes yet: choose a slot below and keep its look."));
+        m_told->setText(tr("No recipes yet: choose a profile below and keep its look."));
         return m_picture->show({}, {}, {});
     }
     const auto* setup = m_actions.document().setup();

@@ -23,12 +23,12 @@ static void curveEndsLow(const Case& now, Findings& out) {
 static void zebraToSet(const Case& now, Findings& out) {
     for (const auto& zebra : now.at.zebra) {
         Finding finding;
-        const bool guard = zebra.use == ZebraUse::Guard;
+        const bool clip = zebra.use == ZebraUse::Clip;
         finding.id = !zebra.reachable ? FindingId::ZebraOutOfReach
-                     : guard          ? FindingId::ZebraGuard
+                     : clip           ? FindingId::ZebraClip
                                       : FindingId::ZebraSkin;
         finding.severity = Severity::Note;
-        finding.subject = guard ? "guard" : "skin";
+        finding.subject = clip ? "clip" : "skin";
         finding.facts = {{"level", zebra.set},
                          {"exact", zebra.exact},
                          {"margin", zebra.margin},
