@@ -3,6 +3,7 @@
 #include "core/day/day_verdict.h"
 #include "core/day/plan_day.h"
 #include "core/media/write_simulation.h"
+#include "core/shoot/edit.h"
 #include "core/shoot/take_line.h"
 #include "io/json/shoot_json.h"
 
@@ -42,7 +43,7 @@ Shoot busy(int takes, int cards, int batteries) {
         take.whole = i % 5 != 0;
         day.takes.push_back(take);
     }
-    shoot = withDay(std::move(shoot), day);
+    shoot = applied(shoot, {.day = day});
     for (auto& card : shoot.kit.cards)
         card.count = card.id == "sd-v60" ? cards / 2 : cards / 4;
     for (auto& battery : shoot.kit.batteries)

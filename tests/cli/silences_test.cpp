@@ -1,9 +1,7 @@
 // What cannot be meant is refused, and what was taken is said: nothing in silence.
-#include "cli/cli.h"
-#include "support/temporary_folder.h"
+#include "cli/ran.h"
 
 #include <gtest/gtest.h>
-#include <nlohmann/json.hpp>
 
 #include <filesystem>
 #include <fstream>
@@ -12,31 +10,11 @@
 namespace bslate::cli {
 namespace {
 
-using sample::root;
-using sample::TemporaryFolder;
-
-const std::string kShoot = (root() / "data/demo/slack-water.bslate").string();
-const std::string kKit = (root() / "data/demo/slack-water.bskit.json").string();
 const std::string kSeries = (root() / "data/demo/sedge-2-series.csv").string();
 
-struct Ran {
-    int code;
-    std::string out, err;
-};
-
-Ran ran(const std::vector<std::string>& args) {
-    std::ostringstream out, err;
-    const int code = run(args, out, err);
-    return {code, out.str(), err.str()};
-}
-
-std::vector<std::string> expose(std::vector<std::string> more, const char* iris = "T4") {
-    std::vector<std::string> args = {"expose",  "--kit",        kKit,       "--camera", "tarn-6",
-                                     "--ei",    "400",          "--rate",   "24",       "--shutter",
-                                     "1/50",    "--profile",    "tarn-log", "--t-stop", iris,
-                                     "--patch", "grey=26 cd/m2"};
-    args.insert(args.end(), more.begin(), more.end());
-    return args;
+std::vector<std::string> metered(std::vector<std::string> more, const char* iris = "T4") {
+    more.insert(more.begin(), {"--patch", "grey=26 cd/m2"});
+    return expose(std::move(more), iris);
 }
 
 struct Refused {
@@ -65,10 +43,10 @@ TEST(CliSilence, RefusesWhatCannotBeMeant) {
     const TemporaryFolder folder;
     const auto file = [&](const char* name) { return (folder / name).string(); };
     const Refused table[] = {
-        {expose({"--base", "160"}), "160"},
-        {expose({}, "f/2.8"), "an f-number is brighter"},
-        {expose({"--snr", "0.0000001"}), "0.0000001"},
-        {expose({"--nd", "1/3"}), "two ways"},
+        {metered({"--base", "160"}), "160"},
+        {metered({}, "f/2.8"), "an f-number is brighter"},
+        {metered({"--snr", "0.0000001"}), "0.0000001"},
+        {metered({"--nd", "1/3"}), "two ways"},
         {{"shutter", "--rate", "24", "--angle", "180", "--light", "100:2"}, "80%"},
         {{"shutter", "--rate", "24", "--angle", "180", "--light", "400::pwm"},
          "a depth from 0 to 1"},
@@ -98,10 +76,10 @@ TEST(CliSilence, RefusesWhatCannotBeMeant) {
 }
 
 TEST(CliSilence, SaysWhatWasTaken) {
-    const auto odd = ran(expose({"--nd", "ND3", "--json"}));
+    const auto odd = ran(metered({"--nd", "ND3", "--json"}));
     EXPECT_NE(odd.err.find("ND3 is taken as a factor, 1.58 stops"), std::string::npos) << odd.err;
     EXPECT_TRUE(nlohmann::json::accept(odd.out)) << "the note is on standard error";
-    EXPECT_TRUE(ran(expose({"--nd", "ND8", "--json"})).err.empty());
+    EXPECT_TRUE(ran(metered({"--nd", "ND8", "--json"})).err.empty());
     const auto fitted = ran({"fit", kSeries, "--kit", kKit, "--camera", "sedge-2", "--profile",
                              "sedge-flat", "--json"});
     EXPECT_NE(fitted.err.find("fitted for base"), std::string::npos) << fitted.err;
@@ -133,8 +111,8 @@ TEST(CliHelp, ShowsDefaultsAndWhatIsNeeded) {
 }
 
 TEST(CliExpose, APatchCarriesTheRoleOfItsName) {
-    auto args = expose({"--patch", "skin-dark cheek=10 cd/m2", "--patch", "shadow=0.001 cd/m2",
-                        "--patch", "spare window=99999 cd/m2", "--json"});
+    auto args = metered({"--patch", "skin-dark cheek=10 cd/m2", "--patch", "shadow=0.001 cd/m2",
+                         "--patch", "spare window=99999 cd/m2", "--json"});
     const auto node = nlohmann::json::parse(ran(args).out);
     for (const auto& finding : node["findings"])
         if (finding["id"] == "patch-clipped")
