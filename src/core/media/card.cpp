@@ -63,6 +63,8 @@ std::span<const SpeedClass> speedClasses() {
     return kClasses;
 }
 std::optional<SpeedClass> findSpeedClass(std::string_view name) {
+    if (const auto asWritten = named(kClasses, name))
+        return asWritten;
     std::string key;
     for (const char c : name)
         if (c != ' ' && c != '-')
@@ -89,9 +91,11 @@ namespace {
 
 // The slower of the two buses; none when one is unknown or the card does not fit.
 std::optional<DataRate> busBetween(const MemoryCard& card, const Slot& slot) {
+    if (!fits(card, slot))
+        return std::nullopt;
     const auto own = findBus(card.bus);
-    const auto host = findBus(slot.bus);
-    if (!fits(card, slot) || !own || !host)
+    const auto host = own ? findBus(slot.bus) : std::nullopt;
+    if (!host)
         return std::nullopt;
     return std::min(own->ceiling, host->ceiling);
 }
@@ -99,9 +103,9 @@ std::optional<DataRate> busBetween(const MemoryCard& card, const Slot& slot) {
 } // namespace
 
 DataRate guaranteedIn(const MemoryCard& card, const Slot& slot) {
-    const auto speed = findSpeedClass(card.speedClass);
     const auto bus = busBetween(card, slot);
-    if (!speed || !bus)
+    const auto speed = bus ? findSpeedClass(card.speedClass) : std::nullopt;
+    if (!speed)
         return DataRate(0);
     const DataRate held = *bus < speed->leastBus ? std::min(speed->guaranteed, kAssumedBelowClass)
                                                  : speed->guaranteed;
@@ -109,9 +113,9 @@ DataRate guaranteedIn(const MemoryCard& card, const Slot& slot) {
 }
 
 bool isClassUnknownIn(const MemoryCard& card, const Slot& slot) {
-    const auto speed = findSpeedClass(card.speedClass);
     const auto bus = busBetween(card, slot);
-    return speed && bus && *bus < speed->leastBus;
+    const auto speed = bus ? findSpeedClass(card.speedClass) : std::nullopt;
+    return speed && *bus < speed->leastBus;
 }
 
 } // namespace bslate
