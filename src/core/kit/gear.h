@@ -36,7 +36,8 @@ auto withGear(AnyKit& kit, GearKind kind, Visit visit) {
     return visit(kit.chargers, "charger");
 }
 
-/// Puts a copy behind an item, its name with the suffix; its id, or nothing when there is no such item.
+/// Puts a copy behind an item, its name with the suffix; its id, or nothing when there is no such
+/// item.
 [[nodiscard]] std::optional<std::string> copyGear(Kit& kit, GearKind kind, const std::string& id,
                                                   const std::string& suffix);
 void removeGear(Kit& kit, GearKind kind, const std::string& id);
