@@ -5,6 +5,7 @@
 #include "app/shell/timing.h"
 #include "app/style/plain_text.h"
 #include "app/style/style.h"
+#include "app/style/window_icon.h"
 #include "app/widgets/painted_access.h"
 
 #include <QApplication>
@@ -173,6 +174,7 @@ int main(int argc, char** argv) {
     if (parser.value("theme") == "paper")
         style.setTheme(Theme::Paper);
     style.applyTo(application);
+    QApplication::setWindowIcon(windowIcon());
     installPaintedAccess();
     installPlainText(application);
 

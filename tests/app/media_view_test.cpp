@@ -80,8 +80,8 @@ TEST_F(MediaStep, TheRemedyOnTheVerdictLetsTheInterviewRun) {
     ASSERT_TRUE(clip);
     EXPECT_TRUE(finding("day-safe"));
     const auto buttons = clip->findChildren<QPushButton*>();
-    ASSERT_TRUE(buttons[0]->text().contains(QStringLiteral("UHD long 8-bit")))
-        << buttons[0]->text().toStdString();
+    ASSERT_TRUE(buttons[0]->accessibleName().contains(QStringLiteral("UHD long 8-bit")))
+        << buttons[0]->accessibleName().toStdString();
     QTest::mouseClick(buttons[0], Qt::LeftButton);
     settle();
     EXPECT_FALSE(finding("day-clip-limit"));

@@ -46,7 +46,7 @@ public:
         QTest::qWait(1); // laid out before anybody can click
         for (auto* row : window->verdict().rows())
             for (auto* button : row->findChildren<QPushButton*>())
-                if (button->isVisibleTo(row) && button->text().startsWith(text))
+                if (button->isVisibleTo(row) && button->accessibleName().startsWith(text))
                     return button;
         return nullptr;
     }
@@ -87,13 +87,13 @@ TEST_F(Story, ByKeyboardOnly) {
     press(Qt::Key_F6);
     const auto isRemedy = [this] {
         const auto* button = qobject_cast<QPushButton*>(focus());
-        return button && button->text() != QStringLiteral("Let it go");
+        return button && button->property("quiet").isNull();
     };
     for (int i = 0; i < 20 && !isRemedy(); ++i)
         press(Qt::Key_Tab);
     auto* remedy = qobject_cast<QPushButton*>(focus());
     ASSERT_NE(remedy, nullptr);
-    const QString what = remedy->text();
+    const QString what = remedy->accessibleName();
     press(Qt::Key_Space);
     EXPECT_NE(patch("patch-2").state, PatchState::Clipped) << what.toStdString();
 

@@ -68,7 +68,11 @@ TEST_F(Access, FontsShipWithTheApplication) {
     EXPECT_NE(sans.horizontalAdvance(QStringLiteral("iiii")),
               sans.horizontalAdvance(QStringLiteral("WWWW")))
         << "the proportional face must not turn out to be the mono one";
-    const QFontMetricsF mono(Style::font(TextRole::Value));
+    const QFontMetricsF value(Style::font(TextRole::Value));
+    for (const QChar digit : QStringLiteral("0123456789"))
+        EXPECT_EQ(value.horizontalAdvance(digit), value.horizontalAdvance(QLatin1Char('0')))
+            << "figures under each other stand in columns";
+    const QFontMetricsF mono(Style::font(TextRole::Typed));
     EXPECT_EQ(mono.horizontalAdvance(QStringLiteral("iiii")),
               mono.horizontalAdvance(QStringLiteral("WWWW")));
 }

@@ -44,7 +44,7 @@ TEST_F(Window, ARemedyIsOneClickAndOneUndo) {
     ASSERT_NE(row, nullptr);
     QPushButton* cure = nullptr;
     for (auto* button : row->findChildren<QPushButton*>())
-        if (button->text().startsWith(QStringLiteral("Rate EI 640")))
+        if (button->accessibleName().startsWith(QStringLiteral("Rate EI 640")))
             cure = button;
     ASSERT_NE(cure, nullptr);
     cure->setFocus(); // scrolls it into view

@@ -17,7 +17,11 @@
 #include <QTest>
 
 #include <iostream>
+#include <optional>
 #include <string>
+
+#include <poll.h>
+#include <unistd.h>
 
 namespace {
 
@@ -39,6 +43,8 @@ public:
         m_window.show();
         QTest::qWait(1);
     }
+
+    void close() { m_window.close(); }
 
     QString does(const QString& verb, const QString& rest) {
         if (verb == QLatin1String("open"))
@@ -136,6 +142,32 @@ private:
     int m_waited = 0; ///< how often the window said that the disk is slow
 };
 
+// Lines of standard input, with the window alive while none comes: its timers run as in use.
+class Lines {
+public:
+    std::optional<std::string> next() {
+        for (;;) {
+            if (const auto end = m_read.find('\n'); end != std::string::npos) {
+                const std::string line = m_read.substr(0, end);
+                m_read.erase(0, end + 1);
+                return line;
+            }
+            pollfd waiting{STDIN_FILENO, POLLIN, 0};
+            if (poll(&waiting, 1, 5) > 0) {
+                char bytes[4096];
+                const auto count = read(STDIN_FILENO, bytes, sizeof bytes);
+                if (count <= 0)
+                    return std::nullopt;
+                m_read.append(bytes, static_cast<std::size_t>(count));
+            }
+            QCoreApplication::processEvents();
+        }
+    }
+
+private:
+    std::string m_read;
+};
+
 } // namespace
 
 int main(int argc, char** argv) {
@@ -149,12 +181,14 @@ int main(int argc, char** argv) {
     installPaintedAccess();
     installPlainText(application);
     Driver driver(QString::fromLocal8Bit(argv[1]));
-    for (std::string line; std::getline(std::cin, line);) {
-        const QString text = QString::fromStdString(line);
+    for (Lines lines; const auto line = lines.next();) {
+        const QString text = QString::fromStdString(*line);
         const auto space = text.indexOf(QLatin1Char(' '));
         const QString verb = text.left(space < 0 ? text.size() : space);
-        if (verb == QLatin1String("quit"))
+        if (verb == QLatin1String("quit")) {
+            driver.close();
             break;
+        }
         QString answer = driver.does(verb, space < 0 ? QString() : text.mid(space + 1));
         answer.replace(QLatin1Char('\n'), QLatin1Char(' '));
         std::cout << answer.toStdString() << std::endl;

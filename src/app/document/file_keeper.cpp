@@ -47,12 +47,15 @@ void clearBrokenLock(const QString& settings) {
 }
 
 // Written into the first place that takes it; what an earlier one kept elsewhere goes.
-Result<QString> keep(const Shoot& shoot, const QStringList& places, const QString& document) {
+Result<QString> keep(const Shoot& shoot, const QStringList& places, const QString& document,
+                     const KeepGoing& wanted = {}) {
     const std::string text = io::writeShoot(shoot);
     std::optional<Error> problem;
     for (const auto& place : places) {
         QDir().mkpath(QFileInfo(place).absolutePath());
-        const auto kept = io::writePrivately(fromQt(place), text, fromQt(document));
+        const auto kept = io::writePrivately(fromQt(place), text, fromQt(document), wanted);
+        if (!kept && kept.error().code == ErrorCode::Stopped)
+            return kept.error();
         if (!kept) {
             problem = problem ? problem : std::optional(kept.error());
             continue;
@@ -288,19 +291,19 @@ void FileKeeper::startAutosave() {
     m_written = m_autosaves.placesFor(m_document.path());
     if (!m_obsolete)
         m_obsolete = std::make_shared<std::atomic<bool>>(false);
-    m_autosaving.start(
-        [this, obsolete = m_obsolete, value = m_document.value(), places = m_written,
-         document = m_document.path()](const BackgroundJob::Control&) -> BackgroundJob::Then {
-            if (*obsolete)
-                return [] {};
-            const auto kept = keep(*value, places, document);
-            if (kept && *obsolete)
-                QFile::remove(*kept);
-            return [this, obsolete, kept] {
-                if (!*obsolete)
-                    tell(kept ? Outcome(Done{}) : Outcome(kept.error()), kept ? *kept : QString());
-            };
-        });
+    m_autosaving.start([this, obsolete = m_obsolete, value = m_document.value(), places = m_written,
+                        document = m_document.path()](
+                           const BackgroundJob::Control&) -> BackgroundJob::Then {
+        if (*obsolete)
+            return [] {};
+        const auto kept = keep(*value, places, document, [obsolete](double) { return !*obsolete; });
+        if (kept && *obsolete)
+            QFile::remove(*kept);
+        return [this, obsolete, kept] {
+            if (!*obsolete)
+                tell(kept ? Outcome(Done{}) : Outcome(kept.error()), kept ? *kept : QString());
+        };
+    });
 }
 
 void FileKeeper::waitFor(BackgroundJob& writing) {

@@ -12,9 +12,12 @@
 namespace bslate::app {
 
 QString nameOf(LookPart part) {
-    const QString names[] = {ProfileActions::tr("black level"), ProfileActions::tr("black gamma"),
-                             ProfileActions::tr("knee"),        ProfileActions::tr("saturation"),
-                             ProfileActions::tr("depth"),       ProfileActions::tr("detail")};
+    const QString names[] = {ProfileActions::tr("lift"),
+                             ProfileActions::tr("toe"),
+                             ProfileActions::tr("shoulder"),
+                             ProfileActions::tr("colourfulness"),
+                             ProfileActions::tr("lightness of hues"),
+                             ProfileActions::tr("sharpening")};
     return names[static_cast<std::size_t>(part)];
 }
 

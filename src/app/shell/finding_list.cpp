@@ -11,6 +11,9 @@
 #include <QScrollArea>
 #include <QVBoxLayout>
 
+#include <algorithm>
+#include <optional>
+
 namespace bslate::app {
 namespace {
 
@@ -18,6 +21,22 @@ constexpr std::size_t kRowsAtOnce = 60;
 
 QString counted(int count, const QString& one, const QString& many) {
     return QStringLiteral("%1 %2").arg(count).arg(count == 1 ? one : many);
+}
+
+// Without what is shown at the point of use, notes by whom they are for.
+std::vector<Finding> inGroups(const std::vector<Finding>& findings) {
+    std::vector<Finding> list;
+    for (const auto& finding : findings)
+        if (kindOf(finding.id).topic != Topic::Safety)
+            list.push_back(finding);
+    std::stable_sort(list.begin(), list.end(), [](const Finding& a, const Finding& b) {
+        const auto place = [](const Finding& one) {
+            const bool note = one.severity == Severity::Note;
+            return std::pair(one.severity, note ? kindOf(one.id).topic : Topic::Camera);
+        };
+        return place(a) < place(b);
+    });
+    return list;
 }
 
 } // namespace
@@ -117,13 +136,19 @@ void FindingList::show(const std::vector<Finding>* findings, const QString& line
 
 void FindingList::showRows(const std::vector<Finding>& findings) {
     std::size_t used = 0, left = 0;
-    for (const auto& finding : findings) {
-        if (kindOf(finding.id).topic == Topic::Safety)
-            continue;
-        if (used < m_most)
-            row(used++)->show(finding);
-        else
+    std::optional<Topic> group;
+    for (const auto& finding : inGroups(findings)) {
+        if (used >= m_most) {
             ++left;
+            continue;
+        }
+        QString heading;
+        const auto topic = kindOf(finding.id).topic;
+        if (finding.severity == Severity::Note && group != topic) {
+            group = topic;
+            heading = topic == Topic::Grading ? tr("For grading") : tr("For the camera");
+        }
+        row(used++)->show(finding, heading);
     }
     m_all = left > 0 ? findings : std::vector<Finding>();
     m_more->setVisible(left > 0);

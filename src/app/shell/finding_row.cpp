@@ -1,10 +1,12 @@
 #include "app/shell/finding_row.h"
 
 #include "app/document/text.h"
+#include "app/shell/remedy_button.h"
 #include "app/style/marks.h"
 #include "app/style/plain_text.h"
 
 #include <QGridLayout>
+#include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPainter>
@@ -15,6 +17,7 @@ namespace bslate::app {
 FindingRow::FindingRow(const Style& style, QWidget* parent)
     : QWidget(parent)
     , m_style(style)
+    , m_group(new QLabel)
     , m_title(new QLabel)
     , m_reason(new QLabel)
     , m_letGo(new QPushButton)
@@ -26,25 +29,28 @@ FindingRow::FindingRow(const Style& style, QWidget* parent)
     m_title->setFont(Style::font(TextRole::Title));
     m_reason->setFont(Style::font(TextRole::Secondary));
     m_reason->setForegroundRole(QPalette::PlaceholderText);
-    for (auto* label : {m_title, m_reason}) {
+    m_group->setFont(Style::font(TextRole::Secondary));
+    m_group->setForegroundRole(QPalette::PlaceholderText);
+    m_group->setIndent(0);
+    for (auto* label : {m_group, m_title, m_reason}) {
         label->setWordWrap(true);
         label->setTextFormat(Qt::PlainText);
     }
-    grid->addWidget(m_title, 0, 0, 1, 2);
-    grid->addWidget(m_reason, 1, 0, 1, 2);
+    grid->addWidget(m_group, 0, 0, 1, 2);
+    grid->addWidget(m_title, 1, 0, 1, 2);
+    grid->addWidget(m_reason, 2, 0, 1, 2);
     for (int i = 0; i < kMostRemedies; ++i) {
-        m_buttons[i] = new QPushButton;
-        m_buttons[i]->setStyleSheet(QStringLiteral("text-align:left"));
-        m_buttons[i]->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
-        grid->addWidget(m_buttons[i], 2 + i, 0, 1, 2);
+        m_buttons[i] = new RemedyButton(style);
+        grid->addWidget(m_buttons[i], 3 + i, 0, 1, 2);
         connect(m_buttons[i], &QPushButton::clicked, this, [this, i] {
             // Applying rebuilds the verdict and with it this row: keep what is needed.
             const auto remedy = m_finding.remedies[static_cast<std::size_t>(i)];
             emit remedyChosen(toQt(titleOf(remedy, translator())), remedy.edit);
         });
     }
-    grid->addWidget(m_letGo, 2 + kMostRemedies, 0, Qt::AlignLeft);
-    grid->addWidget(m_why, 3 + kMostRemedies, 0, 1, 2);
+    grid->addWidget(m_letGo, 3 + kMostRemedies, 0, Qt::AlignLeft);
+    m_letGo->setProperty("quiet", true);
+    grid->addWidget(m_why, 4 + kMostRemedies, 0, 1, 2);
     grid->setColumnStretch(1, 1);
     m_why->setPlaceholderText(tr("Why? Return accepts it, and the card prints it"));
     m_why->setAccessibleName(tr("Reason for accepting"));
@@ -69,10 +75,17 @@ QWidget* FindingRow::lastControl() const {
     return m_why;
 }
 
-void FindingRow::show(const Finding& finding) {
-    if (finding.key() != m_finding.key())
+bool FindingRow::isBrief() const {
+    return m_finding.severity == Severity::Good || m_finding.severity == Severity::Note;
+}
+
+void FindingRow::show(const Finding& finding, const QString& group) {
+    const bool another = finding.key() != m_finding.key();
+    if (another)
         m_why->hide();
     m_finding = finding;
+    m_group->setText(group);
+    m_group->setVisible(!group.isEmpty());
     const auto say = translator();
     const QString title = toQt(titleOf(finding, say));
     m_title->setText(breakable(title));
@@ -80,6 +93,10 @@ void FindingRow::show(const Finding& finding) {
     if (finding.accepted)
         reason += QStringLiteral("\n") + tr("Accepted: %1").arg(toQt(*finding.accepted));
     m_reason->setText(breakable(reason));
+    if (another || !isBrief())
+        m_reason->setVisible(!isBrief());
+    setFocusPolicy(isBrief() ? Qt::StrongFocus : Qt::NoFocus);
+    setCursor(isBrief() ? Qt::PointingHandCursor : Qt::ArrowCursor);
     setToolTip(tr("Source: %1").arg(toQt(kindOf(finding.id).source)));
     setAccessibleName(QStringLiteral("%1: %2").arg(toQt(severityName(finding.severity)), title));
     setAccessibleDescription(reason);
@@ -102,17 +119,46 @@ void FindingRow::showRemedies() {
         if (!there)
             continue;
         const auto& remedy = m_finding.remedies[index];
-        const QString effect = toQt(effectOf(remedy, say));
-        m_buttons[i]->setText(toQt(titleOf(remedy, say)) + QLatin1Char('\n') + effect);
-        m_buttons[i]->setAccessibleName(toQt(titleOf(remedy, say)));
-        m_buttons[i]->setAccessibleDescription(effect);
+        m_buttons[i]->show(toQt(titleOf(remedy, say)), toQt(effectOf(remedy, say)));
     }
+}
+
+void FindingRow::toggle() {
+    m_reason->setVisible(m_reason->isHidden());
+}
+
+void FindingRow::keyPressEvent(QKeyEvent* event) {
+    const bool asks = event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter ||
+                      event->key() == Qt::Key_Space;
+    if (asks && isBrief())
+        toggle();
+    else
+        QWidget::keyPressEvent(event);
+}
+
+void FindingRow::mouseReleaseEvent(QMouseEvent* event) {
+    if (isBrief() && rect().contains(event->pos()))
+        toggle();
+    QWidget::mouseReleaseEvent(event);
+}
+
+void FindingRow::focusInEvent(QFocusEvent* event) {
+    QWidget::focusInEvent(event);
+    update();
+}
+
+void FindingRow::focusOutEvent(QFocusEvent* event) {
+    QWidget::focusOutEvent(event);
+    update();
 }
 
 void FindingRow::paintEvent(QPaintEvent*) {
     QPainter painter(this);
-    drawSeverity(painter, QRectF(4, 6, 15, 15), m_finding.severity, m_finding.accepted.has_value(),
-                 m_style.colours());
+    if (hasFocus())
+        drawBlock(painter, QRectF(rect()).adjusted(1, 1, -1, -1), {}, m_style.colours().marigold,
+                  1);
+    drawSeverity(painter, QRectF(4, m_title->geometry().top() + 1.0, 15, 15), m_finding.severity,
+                 m_finding.accepted.has_value(), m_style.colours());
 }
 
 } // namespace bslate::app

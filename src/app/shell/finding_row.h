@@ -11,15 +11,19 @@ class QPushButton;
 
 namespace bslate::app {
 
+class RemedyButton;
+
 /// One judgement: mark, title, reason, the remedies with what they leave, and a way to accept
-/// it on purpose. Rows are reused; show() replaces what a row says.
+/// it on purpose. What is good or a note is its title until it is asked with a click or Return.
+/// Rows are reused; show() replaces what a row says.
 class FindingRow : public QWidget {
     Q_OBJECT
 
 public:
     explicit FindingRow(const Style& style, QWidget* parent = nullptr);
 
-    void show(const Finding& finding);
+    /// `group` stands over the first row of several that belong together.
+    void show(const Finding& finding, const QString& group = {});
     [[nodiscard]] const Finding& finding() const { return m_finding; }
     /// The end of the row's tab chain, for the list to join the next row to.
     [[nodiscard]] QWidget* lastControl() const;
@@ -31,16 +35,23 @@ signals:
 
 protected:
     void paintEvent(QPaintEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
 
 private:
     static constexpr int kMostRemedies = 4;
     void showRemedies();
+    [[nodiscard]] bool isBrief() const; ///< told by its title alone until asked
+    void toggle();
 
     const Style& m_style;
     Finding m_finding;
+    QLabel* m_group;
     QLabel* m_title;
     QLabel* m_reason;
-    QPushButton* m_buttons[kMostRemedies];
+    RemedyButton* m_buttons[kMostRemedies];
     QPushButton* m_letGo;
     QLineEdit* m_why;
 };

@@ -1,5 +1,7 @@
 #include "app/style/style.h"
 
+#include "app/style/plain_style.h"
+
 #include <QApplication>
 #include <QCoreApplication>
 #include <QDir>
@@ -7,7 +9,6 @@
 #include <QFontDatabase>
 #include <QPalette>
 #include <QResource>
-#include <QStyleFactory>
 
 namespace bslate::app {
 namespace {
@@ -66,8 +67,7 @@ void Style::setTheme(Theme theme) {
 }
 
 QFont Style::font(TextRole role) {
-    const bool mono = role == TextRole::Value || role == TextRole::BigValue;
-    QFont font(mono ? QStringLiteral("B612 Mono") : kSans);
+    QFont font(role == TextRole::Typed ? QStringLiteral("B612 Mono") : kSans);
     font.setHintingPreference(QFont::PreferNoHinting);
     switch (role) {
     case TextRole::Secondary:
@@ -75,6 +75,7 @@ QFont Style::font(TextRole role) {
         break;
     case TextRole::Body:
     case TextRole::Value:
+    case TextRole::Typed:
         font.setPixelSize(13);
         break;
     case TextRole::Title:
@@ -115,7 +116,7 @@ void Style::applyTo(QApplication& application) const {
     palette.setColor(QPalette::Dark, t.deep);
     for (const auto role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText})
         palette.setColor(QPalette::Disabled, role, t.faint);
-    application.setStyle(QStyleFactory::create(QStringLiteral("Fusion")));
+    application.setStyle(new PlainStyle);
     application.setPalette(palette);
     application.setFont(font(TextRole::Body));
     application.setStyleSheet(
@@ -132,6 +133,10 @@ void Style::applyTo(QApplication& application) const {
             "border:1px solid %5}"
             "QPushButton:disabled{color:%6}"
             "QPushButton:checked{background:%7;border-color:%5;color:%5}"
+            "QPushButton[quiet=\"true\"]{background:transparent;border-color:transparent;color:%9;"
+            "padding:1px 2px}"
+            "QPushButton[quiet=\"true\"]:hover{color:%2}"
+            "QPushButton[quiet=\"true\"]:focus{border-color:%5}"
             "QLineEdit,QComboBox,QPlainTextEdit{background:%7;color:%2;border:1px solid %4;"
             "border-radius:4px;padding:3px 6px;selection-background-color:%5;"
             "selection-color:%7}"
@@ -139,7 +144,7 @@ void Style::applyTo(QApplication& application) const {
             "QScrollArea{border:none;background:transparent}"
             "QToolTip{background:%3;color:%2;border:1px solid %4;padding:4px}")
             .arg(t.ground.name(), t.ink.name(), t.raised.name(), t.line.name(), t.marigold.name(),
-                 t.faint.name(), t.deep.name(), t.panel.name()));
+                 t.faint.name(), t.deep.name(), t.panel.name(), t.muted.name()));
 }
 
 } // namespace bslate::app

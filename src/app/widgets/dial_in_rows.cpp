@@ -8,7 +8,15 @@ namespace bslate::app {
 
 namespace {
 constexpr double kLabelWidth = 98;
+
+// What fits: the whole, or its first clauses, rather than a cut word.
+QString fitting(QString text, const QFont& font, double room) {
+    const QFontMetricsF metrics(font);
+    while (metrics.horizontalAdvance(text) > room && text.contains(QStringLiteral(", ")))
+        text.truncate(text.lastIndexOf(QStringLiteral(", ")));
+    return elided(text, font, room);
 }
+} // namespace
 
 double drawDialInRows(QPainter& painter, const QRectF& area, const DialInCard& card,
                       double rowHeight, const Tokens& t) {
@@ -30,7 +38,7 @@ double drawDialInRows(QPainter& painter, const QRectF& area, const DialInCard& c
         const double room = area.width() - kLabelWidth;
         painter.drawText(QRectF(area.left() + kLabelWidth, y, room, rowHeight),
                          Qt::AlignLeft | Qt::AlignVCenter,
-                         elided(toQt(reasonOf(row.value, translator())), value, room));
+                         fitting(toQt(reasonOf(row.value, translator())), value, room));
         y += rowHeight;
     }
     return y;

@@ -81,10 +81,14 @@ bool bringsTrouble(const Case& now, const Evaluation& after) {
 }
 
 void describeEffect(const Case& now, const Evaluation& after, Remedy& remedy) {
-    if (const auto* top = brightest(after))
+    if (const auto* top = brightest(after)) {
         remedy.highlights = top->headroom;
-    if (const auto* bottom = darkest(after))
+        remedy.top = top->name;
+    }
+    if (const auto* bottom = darkest(after)) {
         remedy.shadows = bottom->aboveNoise;
+        remedy.bottom = bottom->name;
+    }
     remedy.worse = 0;
     for (std::size_t i = 0; i < after.patches.size() && i < now.at.patches.size(); ++i)
         if (after.patches[i].role != PatchRole::Spare && isLost(after.patches[i]) &&

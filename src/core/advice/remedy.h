@@ -14,9 +14,11 @@ struct Remedy {
     RemedyId id = RemedyId::SetNd;
     Facts facts = {};
     Edit edit = {};
-    Stops highlights{}; ///< headroom of the brightest patch that matters, afterwards
-    Stops shadows{};    ///< the darkest one over the noise, afterwards
-    int worse = 0;      ///< patches that were good before and are lost or noisy afterwards
+    Stops highlights{};      ///< headroom of the brightest patch that matters, afterwards
+    Stops shadows{};         ///< the darkest one over the noise, afterwards
+    std::string top = {};    ///< the name of that brightest patch; empty: none is judged by
+    std::string bottom = {}; ///< of that darkest one
+    int worse = 0;           ///< patches that were good before and are lost or noisy afterwards
     /// What it leaves, in words of its own, where stops say nothing.
     std::optional<Reason> effect = std::nullopt;
 };

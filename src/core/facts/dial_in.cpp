@@ -75,40 +75,41 @@ Reason zebraOn(const ZebraValue& zebra) {
     return {"dial-level", {{"level", zebra.set}}};
 }
 
+// In the order hands go over a body: what goes in, what it records, how it sees, then the lens and
+// what warns.
 Rows rowsOf(const Shoot& shoot, const Setup& setup) {
     const auto context = resolve(shoot, setup);
     if (!context)
         return {};
     const auto at = evaluate(*context);
-    Rows rows = {
-        {DialInField::Camera, named(context->camera->name)},
-        {DialInField::Recording, named(context->mode->name)},
-        {DialInField::Rate, rateOn(shoot, setup)},
-        {DialInField::Shutter, shutterOn(*context)},
-        {DialInField::Profile, named(context->profile->name)},
-        {DialInField::Base, {"dial-iso", {{"ei", at.base}}}},
-        {DialInField::Rating, ratingOn(at, setup)},
-        {DialInField::White,
-         {"dial-white", {{"white", whiteOnDial(*context->camera, setup.white)}}}},
-        {DialInField::Iris, {"dial-iris", {{"iris", setup.iris}}}},
-        {DialInField::Nd, filtersOn(*context)},
+    Rows rows = {{DialInField::Camera, named(context->camera->name)}};
+    const auto add = [&](DialInField field, Reason value) {
+        rows.push_back({field, std::move(value)});
     };
-    if (auto region = regionOn(*context))
-        rows.insert(rows.begin() + 3, {DialInField::Region, *std::move(region)});
     if (!shoot.kit.cards.empty())
-        rows.push_back({DialInField::Card, cardIn(at.recording)});
+        add(DialInField::Card, cardIn(at.recording));
     if (setup.secondSlot != SecondSlot::Unused)
-        rows.push_back({DialInField::SecondSlot, secondSlotOn(setup.secondSlot)});
+        add(DialInField::SecondSlot, secondSlotOn(setup.secondSlot));
+    if (auto region = regionOn(*context))
+        add(DialInField::Region, *std::move(region));
+    add(DialInField::Rate, rateOn(shoot, setup));
+    add(DialInField::Recording, named(context->mode->name));
     if (at.cell.hasCost(CostKind::Sound))
-        rows.push_back({DialInField::Sound, {"dial-no-sound", {}}});
-    if (at.iso == IsoBehaviour::Recorded && context->camera->bases.size() == 1)
-        std::erase_if(rows, [](const auto& row) { return row.field == DialInField::Base; });
+        add(DialInField::Sound, {"dial-no-sound", {}});
+    add(DialInField::Profile, named(context->profile->name));
+    if (at.iso != IsoBehaviour::Recorded || context->camera->bases.size() > 1)
+        add(DialInField::Base, {"dial-iso", {{"ei", at.base}}});
+    add(DialInField::Rating, ratingOn(at, setup));
+    add(DialInField::White,
+        {"dial-white", {{"white", whiteOnDial(*context->camera, setup.white)}}});
+    add(DialInField::Shutter, shutterOn(*context));
+    add(DialInField::Nd, filtersOn(*context));
+    add(DialInField::Iris, {"dial-iris", {{"iris", setup.iris}}});
     for (const auto& zebra : at.zebra)
-        rows.push_back(
-            {zebra.use == ZebraUse::Skin ? DialInField::ZebraSkin : DialInField::ZebraClip,
-             zebraOn(zebra)});
+        add(zebra.use == ZebraUse::Skin ? DialInField::ZebraSkin : DialInField::ZebraClip,
+            zebraOn(zebra));
     if (setup.bank > 0)
-        rows.push_back({DialInField::Bank, {"dial-bank", {{"bank", setup.bank}}}});
+        add(DialInField::Bank, {"dial-bank", {{"bank", setup.bank}}});
     return rows;
 }
 

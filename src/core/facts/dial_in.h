@@ -5,7 +5,8 @@
 #include <string>
 #include <vector>
 
-/// Exactly what to set on the camera, in the camera's own increments.
+/// Exactly what to set on the camera, in the camera's own increments, in the order hands go over
+/// it.
 namespace bslate {
 
 enum class DialInField {

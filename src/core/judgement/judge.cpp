@@ -28,6 +28,13 @@ const Finding* Verdict::find(std::string_view key) const {
 
 namespace {
 
+// What loses less elsewhere comes first; of those that lose as much the levers keep their order.
+void putBetterFirst(std::vector<Finding>& findings) {
+    for (auto& finding : findings)
+        std::stable_sort(finding.remedies.begin(), finding.remedies.end(),
+                         [](const Remedy& a, const Remedy& b) { return a.worse < b.worse; });
+}
+
 void markAccepted(const Setup& setup, std::vector<Finding>& findings) {
     for (auto& finding : findings)
         for (const auto& acceptance : setup.accepted)
@@ -54,6 +61,7 @@ Verdict judge(const Shoot& shoot, const Setup& setup) {
     for (const auto group : rules::kGroups)
         for (const auto rule : group())
             rule(now, verdict.findings);
+    putBetterFirst(verdict.findings);
     markAccepted(setup, verdict.findings);
     std::stable_sort(verdict.findings.begin(), verdict.findings.end(),
                      [](const Finding& a, const Finding& b) { return a.severity < b.severity; });

@@ -130,8 +130,8 @@ template<>
 struct Described<ColourLook> {
     static constexpr auto kName = "colour_look";
     static constexpr auto kFields = std::tuple{
-        written("saturation", &ColourLook::saturation, form::Number{0, 2}, "Saturation"),
-        written("detail", &ColourLook::detail, form::Whole{-7, 7}, "Detail",
+        written("saturation", &ColourLook::saturation, form::Number{0, 2}, "Colourfulness"),
+        written("detail", &ColourLook::detail, form::Whole{-7, 7}, "Sharpening",
                 "the camera's sharpening; changes no flat patch"),
         written(
             "depth", [](auto& look) -> auto& { return look; },
@@ -141,7 +141,7 @@ struct Described<ColourLook> {
                                    written("cyan", kDepthOf<3>, kDepthNumber, "Cyan"),
                                    written("blue", kDepthOf<4>, kDepthNumber, "Blue"),
                                    written("magenta", kDepthOf<5>, kDepthNumber, "Magenta")}},
-            "Depth", "of six hues")};
+            "Lightness", "of six hues")};
 };
 
 template<>

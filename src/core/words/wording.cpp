@@ -9,8 +9,12 @@
 namespace bslate {
 namespace {
 
-constexpr const char* kEffect = "{highlights#} above, {shadows#} to noise";
-constexpr const char* kEffectWorse = "{highlights#} above, {shadows#} to noise; loses {worse}";
+// What a remedy leaves, clause by clause.
+constexpr const char* kKeeps = "keeps {room} of {top}";
+constexpr const char* kLoses = "loses {room} of {top}";
+constexpr const char* kOverNoise = "{bottom} {above#} over noise";
+constexpr const char* kInNoise = "{bottom} {above#} in the noise";
+constexpr const char* kWorse = "{worse} more lost";
 
 std::string translated(const char* english, const Translator& translate) {
     return translate ? translate(english) : std::string(english);
@@ -128,9 +132,20 @@ std::string titleOf(const Remedy& remedy, const Translator& translate) {
 std::string effectOf(const Remedy& remedy, const Translator& translate) {
     if (remedy.effect)
         return reasonOf(*remedy.effect, translate);
-    const Facts facts = {
-        {"highlights", remedy.highlights}, {"shadows", remedy.shadows}, {"worse", remedy.worse}};
-    return fill(remedy.worse > 0 ? kEffectWorse : kEffect, facts, translate);
+    if (remedy.top.empty())
+        return {};
+    const auto plain = [](Stops stops) { return Stops(std::abs(stops.value())); };
+    const Facts facts = {{"room", plain(remedy.highlights)},
+                         {"top", remedy.top},
+                         {"above", plain(remedy.shadows)},
+                         {"bottom", remedy.bottom},
+                         {"worse", remedy.worse}};
+    const bool lost = remedy.highlights < Stops(0), drowned = remedy.shadows < Stops(0);
+    std::string text = fill(lost ? kLoses : kKeeps, facts, translate) + ", " +
+                       fill(drowned ? kInNoise : kOverNoise, facts, translate);
+    if (remedy.worse > 0)
+        text += ", " + fill(kWorse, facts, translate);
+    return text;
 }
 
 std::string nameOf(School school, const Translator& translate) {

@@ -22,7 +22,7 @@ using Translator = std::function<std::string(const char* english)>;
 [[nodiscard]] std::string reasonOf(const Finding& finding, const Translator& translate = {});
 /// What the button says.
 [[nodiscard]] std::string titleOf(const Remedy& remedy, const Translator& translate = {});
-/// What it leaves and costs: room above, distance over noise, patches it loses.
+/// What it leaves and costs: room of the brightest patch, the darkest over noise, patches it loses.
 [[nodiscard]] std::string effectOf(const Remedy& remedy, const Translator& translate = {});
 
 [[nodiscard]] std::string nameOf(School school, const Translator& translate = {});

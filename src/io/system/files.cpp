@@ -125,7 +125,8 @@ void keepLike(const fs::path& like, const struct stat& info, int fd) {
 }
 
 Outcome replace(const fs::path& named, const fs::path& target, std::string_view bytes,
-                const fs::path& like, mode_t mode) {
+                const fs::path& like, mode_t mode, const KeepGoing& wanted = {}) {
+    const auto unwanted = [&] { return wanted && !wanted(0); };
     const fs::path folder = folderOf(target);
     clearAbandoned(folder);
     struct stat info {};
@@ -143,8 +144,16 @@ Outcome replace(const fs::path& named, const fs::path& target, std::string_view 
         return fail();
     if (known)
         keepLike(like, info, file.get());
-    if (::fsync(file.get()) != 0 || ::rename(name.c_str(), target.c_str()) != 0)
+    if (::fsync(file.get()) != 0)
         return fail();
+    if (unwanted()) {
+        ::unlink(name.c_str());
+        return Error{ErrorCode::Stopped, named.string(), {}, {}, {}};
+    }
+    if (::rename(name.c_str(), target.c_str()) != 0)
+        return fail();
+    if (unwanted())
+        return Done{}; // whoever stopped it removes it
     const Descriptor directory(::open(folder.c_str(), O_RDONLY | O_DIRECTORY | O_CLOEXEC));
     if (directory.open())
         ::fsync(directory.get());
@@ -193,12 +202,14 @@ Outcome writeFileAtomically(const fs::path& path, std::string_view bytes, Rights
     return replace(path, target, bytes, target, rights == Rights::Private ? 0600 : 0666);
 }
 
-Outcome writePrivately(const fs::path& path, std::string_view bytes, const fs::path& like) {
+Outcome writePrivately(const fs::path& path, std::string_view bytes, const fs::path& like,
+                       const KeepGoing& wanted) {
     struct stat info {};
     if (::lstat(path.c_str(), &info) == 0 && !S_ISREG(info.st_mode) && !S_ISLNK(info.st_mode))
         return unwritable(path, "this is not a regular file");
     // Rights of the document alone: an autosave that was laid out says nothing.
-    return replace(path, path, bytes, like.empty() ? fs::path("/nonexistent/nothing") : like, 0600);
+    return replace(path, path, bytes, like.empty() ? fs::path("/nonexistent/nothing") : like, 0600,
+                   wanted);
 }
 
 std::optional<FileStamp> stampOf(const fs::path& path) {

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/keep_going.h"
 #include "core/base/result.h"
 
 #include <cstdint>
@@ -44,9 +45,11 @@ enum class Rights {
                                           Rights rights = Rights::Usual);
 
 /// The same beside a file that may have been laid out by somebody else: links are not followed but
-/// replaced, and only the owner may read it, unless `like` is given, whose rights it takes.
+/// replaced, and only the owner may read it, unless `like` is given, whose rights it takes. Asks
+/// `wanted` before each wait for the disk; Stopped, with nothing left behind, once it says no.
 [[nodiscard]] Outcome writePrivately(const std::filesystem::path& path, std::string_view bytes,
-                                     const std::filesystem::path& like = {});
+                                     const std::filesystem::path& like = {},
+                                     const KeepGoing& wanted = {});
 
 /// What replacing a file would change besides its contents, and a careful program asks about.
 enum class Obstacle {

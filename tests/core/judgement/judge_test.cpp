@@ -257,11 +257,18 @@ TEST(Wording, RemediesNameTheUsersFiltersAndNeverHideACost) {
     for (const auto& remedy : must(verdict, "patch-clipped:sky").remedies)
         named = named || titleOf(remedy) == "my 0.3 on, 1.0 stop of ND";
     EXPECT_TRUE(named);
-    Remedy costly{RemedyId::SetIris, {{"iris", TStop(4)}}, {}, Stops(-0.9), Stops(-1.25), 2};
-    EXPECT_EQ(effectOf(costly), "-0.9 above, -1.2 to noise; loses 2");
+    Remedy costly{RemedyId::SetIris};
+    EXPECT_EQ(effectOf(costly), "") << "nothing to judge by";
+    costly.top = "sky";
+    costly.bottom = "hopper";
+    costly.highlights = Stops(-0.9);
+    costly.shadows = Stops(-1.25);
+    costly.worse = 2;
+    EXPECT_EQ(effectOf(costly), "loses 0.9 stop of sky, hopper 1.2 in the noise, 2 more lost");
     costly.worse = 0;
-    costly.highlights = Stops(0.9);
-    EXPECT_EQ(effectOf(costly), "0.9 above, -1.2 to noise");
+    costly.highlights = Stops(0.4);
+    costly.shadows = Stops(0.3);
+    EXPECT_EQ(effectOf(costly), "keeps 0.4 stop of sky, hopper 0.3 over noise");
 }
 
 TEST(Wording, TranslatesTheTemplateBeforeFillingIt) {

@@ -101,7 +101,7 @@ QWidget* BodyTestView::buildSide() {
     button(new QPushButton(tr("What to record\u2026")), "test-card", [this] { showCard(); });
     m_readings->setObjectName(QStringLiteral("readings"));
     m_readings->setAccessibleName(tr("Readings"));
-    QFont mono = Style::font(TextRole::Value);
+    QFont mono = Style::font(TextRole::Typed);
     mono.setPixelSize(12);
     m_readings->setFont(mono);
     m_readings->setTabChangesFocus(true);

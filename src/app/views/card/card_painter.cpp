@@ -74,7 +74,7 @@ private:
             return y;
         QFont head = Style::font(TextRole::Title);
         head.setPixelSize(11);
-        QFont body = Style::font(mono ? TextRole::Value : TextRole::Body);
+        QFont body = Style::font(mono ? TextRole::Typed : TextRole::Body);
         body.setPixelSize(10);
         text(QRectF(kMargin, y, m_width, 16), head, colour, heading,
              Qt::AlignLeft | Qt::AlignVCenter);

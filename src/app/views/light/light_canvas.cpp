@@ -16,8 +16,11 @@
 namespace bslate::app {
 namespace {
 
-constexpr double kLeft = 92;
-constexpr double kRight = 58;
+constexpr double kPercents = 44;     // the level axis
+constexpr double kInstruments = 112; // what zebra, cards and skin read
+constexpr double kLeft = kPercents + kInstruments;
+constexpr double kBands = 16; // stops from grey
+constexpr double kRight = kBands + 62;
 constexpr double kSceneRows = 3;
 constexpr double kRowHeight = 16;
 constexpr double kDefaultLow = -9;
@@ -108,6 +111,8 @@ LightCanvas::Geometry LightCanvas::geometry() const {
     g.sensor = QRectF(g.axis.left, g.scene.bottom() + 18, span, 32);
     const double top = g.sensor.bottom() + 24;
     g.recording = QRectF(g.axis.left, top, span, std::max(80.0, h - top - 24));
+    g.instruments = QRectF(kPercents, top, kInstruments, g.recording.height());
+    g.bands = QRectF(g.axis.right + 4, top, kBands, g.recording.height());
     return g;
 }
 

@@ -48,6 +48,8 @@ private:
     struct Geometry {
         StopsAxis axis;
         QRectF scene, sensor, recording;
+        QRectF instruments,
+            bands; ///< columns beside the recording: what tools read, stops from grey
         double sceneLine = 0;
         double lowLevel = -7, highLevel = 110;
         [[nodiscard]] double y(Level level) const;

@@ -101,15 +101,16 @@ void LightCanvas::drawGrid(QPainter& painter, const Geometry& g) const {
         const double y = std::round(g.y(Level(percent))) + 0.5;
         painter.setPen(QPen(t.line, 1));
         painter.drawLine(QPointF(g.recording.left(), y), QPointF(g.recording.right(), y));
-        drawText(painter, QRectF(g.axis.left - 64, y - 8, 56, 16),
+        drawText(painter, QRectF(0, y - 8, g.instruments.left() - 6, 16),
                  Qt::AlignRight | Qt::AlignVCenter, t.muted, small,
                  QStringLiteral("%1 %").arg(percent));
         const double code = codeOf(signalAt(Level(percent), CodeRange::Legal, m_at->depth),
                                    CodeRange::Legal, m_at->depth);
-        drawText(painter, QRectF(g.axis.right + 8, y - 8, 48, 16), Qt::AlignLeft | Qt::AlignVCenter,
-                 t.muted, small, QString::number(std::lround(code)));
+        drawText(painter, QRectF(g.bands.right() + 6, y - 8, 48, 16),
+                 Qt::AlignLeft | Qt::AlignVCenter, t.muted, small,
+                 QString::number(std::lround(code)));
     }
-    drawText(painter, QRectF(g.axis.right + 8, g.recording.top() - 16, 50, 16),
+    drawText(painter, QRectF(g.bands.right() + 6, g.recording.top() - 18, 50, 16),
              Qt::AlignLeft | Qt::AlignVCenter, t.muted, small, tr("%1-bit").arg(m_at->depth.bits));
     const auto title = bold(TextRole::Secondary);
     const auto heading = [&](double y, const QString& text, const QString& sub) {
@@ -220,15 +221,14 @@ void LightCanvas::drawCurve(QPainter& painter, const Geometry& g, Stops offset,
 
 void LightCanvas::drawRecording(QPainter& painter, const Geometry& g) const {
     const auto& t = m_style.colours();
+    drawTargets(
+        painter, {g.recording, g.instruments, g.bands}, *m_targets,
+        [&](Level level) { return g.y(level); }, t, m_ghost.has_value());
     painter.save();
     painter.setRenderHint(QPainter::Antialiasing);
     painter.setClipRect(g.recording.adjusted(-6, -6, 6, 6));
     if (std::abs(m_at->ratingOffset.value()) > 0.01)
         drawCurve(painter, g, Stops(0), QPen(t.muted, 1.2, Qt::DashLine));
-    drawTargets(
-        painter, g.recording, *m_targets, [&](Level level) { return g.y(level); }, t,
-        m_ghost.has_value());
-    painter.setRenderHint(QPainter::Antialiasing);
     drawCurve(painter, g, m_at->ratingOffset, QPen(t.ink, 2.2 * t.stroke));
     painter.restore();
 }

@@ -12,7 +12,7 @@
 namespace bslate::app {
 namespace {
 
-constexpr double kBand = 16; // width of the numbered bands
+constexpr double kBracket = 8; // at the edge of the recording
 
 QString tr(const char* text) {
     return QCoreApplication::translate("Targets", text);
@@ -68,7 +68,7 @@ void drawBands(QPainter& painter, const QRectF& area, const std::vector<StopBand
     small.setPixelSize(10);
     painter.setFont(small);
     for (const auto& band : bands) {
-        const QRectF box(area.right() - kBand, y(band.high), kBand, y(band.low) - y(band.high));
+        const QRectF box(area.left(), y(band.high), area.width(), y(band.low) - y(band.high));
         const bool odd = std::lround(std::abs(band.fromGrey.value())) % 2 == 1;
         painter.fillRect(box, odd ? t.raised : t.line);
         if (band.clipped)
@@ -87,12 +87,13 @@ void drawBands(QPainter& painter, const QRectF& area, const std::vector<StopBand
 
 } // namespace
 
-void drawTargets(QPainter& painter, const QRectF& area, const SchoolTargets& targets,
+void drawTargets(QPainter& painter, const TargetPlaces& places, const SchoolTargets& targets,
                  const std::function<double(Level)>& y, const Tokens& t, bool ghost) {
     const QColor colour = ghost ? t.lilac : t.sky;
     const auto font = Style::font(TextRole::Secondary);
+    const double edge = places.labels.right() - 3;
     painter.setRenderHint(QPainter::Antialiasing, false);
-    drawBands(painter, area, targets.bands, y, t);
+    drawBands(painter, places.bands, targets.bands, y, t);
     std::vector<QRectF> boxes;
     std::vector<const ToolTarget*> drawn;
     // Lines first, so that their labels keep the place beside them.
@@ -100,35 +101,35 @@ void drawTargets(QPainter& painter, const QRectF& area, const SchoolTargets& tar
         for (const auto& tool : targets.tools) {
             if (!isDrawn(tool) || isZebraLine(tool) != lines)
                 continue;
-            const double middle = 0.5 * (y(tool.low) + y(tool.high));
-            const double at = lines ? y(tool.set) : middle;
-            boxes.emplace_back(area.left() + 18, lines ? at - 16 : at - 8,
-                               QFontMetricsF(font).horizontalAdvance(nameOf(tool)) + 4, 15);
+            const double at = lines ? y(tool.set) : 0.5 * (y(tool.low) + y(tool.high));
+            boxes.emplace_back(places.labels.left(), at - 8, places.labels.width() - kBracket - 8,
+                               15);
             drawn.push_back(&tool);
         }
-    spreadBoxes(boxes, area);
+    spreadBoxes(boxes, places.labels);
     painter.setFont(font);
     for (std::size_t i = 0; i < drawn.size(); ++i) {
         const auto& tool = *drawn[i];
+        const double from = boxes[i].right() + 2, beside = boxes[i].center().y();
         if (isZebraLine(tool)) {
             painter.setPen(QPen(colour, 1.4 * t.stroke, Qt::DashLine));
-            painter.drawLine(QPointF(area.left(), y(tool.set)),
-                             QPointF(area.right() - kBand, y(tool.set)));
+            painter.drawLine(QPointF(places.recording.left(), y(tool.set)),
+                             QPointF(places.recording.right(), y(tool.set)));
+            painter.setPen(QPen(colour, 1, Qt::DotLine));
+            painter.drawLine(QPointF(from, beside), QPointF(places.recording.left(), y(tool.set)));
         } else {
             painter.setPen(QPen(colour, 2 * t.stroke));
             const double top = y(tool.high), bottom = y(tool.low);
-            painter.drawLine(QPointF(area.left() + 3, top), QPointF(area.left() + 3, bottom));
-            painter.drawLine(QPointF(area.left() + 3, top), QPointF(area.left() + 10, top));
-            painter.drawLine(QPointF(area.left() + 3, bottom), QPointF(area.left() + 10, bottom));
+            painter.drawLine(QPointF(edge, top), QPointF(edge, bottom));
+            painter.drawLine(QPointF(edge - kBracket + 3, top), QPointF(edge, top));
+            painter.drawLine(QPointF(edge - kBracket + 3, bottom), QPointF(edge, bottom));
             painter.setPen(QPen(colour, 1, Qt::DotLine));
-            painter.drawLine(QPointF(area.left() + 10, 0.5 * (top + bottom)),
-                             QPointF(boxes[i].left(), boxes[i].center().y()));
+            painter.drawLine(QPointF(from, beside),
+                             QPointF(edge - kBracket + 3, 0.5 * (top + bottom)));
         }
-        QColor ground = t.deep;
-        ground.setAlpha(220);
-        painter.fillRect(boxes[i].adjusted(-2, 0, 0, 0), ground);
         painter.setPen(colour);
-        painter.drawText(boxes[i], Qt::AlignLeft | Qt::AlignVCenter, nameOf(tool));
+        painter.drawText(boxes[i], Qt::AlignRight | Qt::AlignVCenter,
+                         elided(nameOf(tool), font, boxes[i].width()));
     }
 }
 

@@ -72,32 +72,33 @@ void RecipeSheet::build() {
     m_slot->setAccessibleName(tr("Profile"));
     m_told->setObjectName(QStringLiteral("recipe-told"));
     m_told->setWordWrap(true);
+    // By how much each changes the picture: the ends of the curve, then its colour.
     addField(
-        tr("Black level, %"), "recipe-black-level", -10, 20, 1,
-        [](Look& look) -> double& { return look.tone.blackLevel; }, 100);
-    addField(tr("Black gamma"), "recipe-black-gamma", -0.5, 0.5, 2,
+        tr("Shoulder from, %"), "recipe-knee-point", 50, 109, 1,
+        [](Look& look) -> double& { return look.tone.kneePoint; }, 100);
+    addField(tr("Shoulder slope"), "recipe-knee-slope", 0.01, 1, 2,
+             [](Look& look) -> double& { return look.tone.kneeSlope; });
+    addField(tr("Toe"), "recipe-black-gamma", -0.5, 0.5, 2,
              [](Look& look) -> double& { return look.tone.blackGamma; });
     addField(
-        tr("Knee point, %"), "recipe-knee-point", 50, 109, 1,
-        [](Look& look) -> double& { return look.tone.kneePoint; }, 100);
-    addField(tr("Knee slope"), "recipe-knee-slope", 0.01, 1, 2,
-             [](Look& look) -> double& { return look.tone.kneeSlope; });
-    addField(tr("Saturation"), "recipe-saturation", 0, 2, 2,
+        tr("Lift, %"), "recipe-black-level", -10, 20, 1,
+        [](Look& look) -> double& { return look.tone.blackLevel; }, 100);
+    addField(tr("Colourfulness"), "recipe-saturation", 0, 2, 2,
              [](Look& look) -> double& { return look.colour.saturation; });
     auto* detail = new QComboBox;
     detail->setObjectName(QStringLiteral("recipe-detail"));
-    detail->setAccessibleName(tr("Detail"));
+    detail->setAccessibleName(tr("Sharpening"));
     for (int i = -7; i <= 7; ++i)
         detail->addItem(QString::number(i), i);
-    m_left->addRow(tr("Detail"), detail);
+    m_left->addRow(tr("Sharpening"), detail);
     connect(detail, &QComboBox::activated, this, [this, detail] {
-        m_actions.changeRecipe(chosen(), tr("Recipe: detail"), [&](Recipe& recipe) {
+        m_actions.changeRecipe(chosen(), tr("Recipe: sharpening"), [&](Recipe& recipe) {
             recipe.look.colour.detail = detail->currentData().toInt();
         });
     });
     m_fields.push_back({nullptr, {}, 1, 0}); // detail has a list of its own
-    const QString hues[] = {tr("Red depth"),  tr("Yellow depth"), tr("Green depth"),
-                            tr("Cyan depth"), tr("Blue depth"),   tr("Magenta depth")};
+    const QString hues[] = {tr("Lightness of reds"), tr("of yellows"), tr("of greens"),
+                            tr("of cyans"),          tr("of blues"),   tr("of magentas")};
     for (std::size_t i = 0; i < 6; ++i)
         addField(hues[i], "recipe-depth", -1, 1, 2,
                  [i](Look& look) -> double& { return look.colour.depth[i]; });

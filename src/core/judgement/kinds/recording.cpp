@@ -116,7 +116,7 @@ std::span<const FindingKind> recording() {
         {FindingId::MeasuredElsewhere, "measured-elsewhere", HelpPage::Curve, Topic::Camera,
          "a test of this body", "{profile} was measured elsewhere",
          "On {camera} at base {base}: the curve is used here, its clip and noise are not."},
-        {FindingId::ProfileLocks, "profile-locks", HelpPage::Curve, Topic::Camera, kKitEntry,
+        {FindingId::ProfileLocks, "profile-locks", HelpPage::Curve, Topic::Grading, kKitEntry,
          "{profile} switches off in-camera image controls",
          "Not available: {list}. The grade has to do it."},
         {FindingId::ModeExcluded, "mode-excluded", HelpPage::Recording, Topic::Camera, kKitEntry,

@@ -19,11 +19,11 @@ std::span<const FindingKind> takes() {
         {FindingId::CamerasDepthNever, "cameras-depth-never", HelpPage::Cameras, Topic::Camera,
          kCommonPractice, "{other} cannot match in bit depth",
          "{mine}-bit here; at this rate {camera} has no such mode and records {theirs}-bit."},
-        {FindingId::CamerasGamutNever, "cameras-gamut-never", HelpPage::Cameras, Topic::Camera,
+        {FindingId::CamerasGamutNever, "cameras-gamut-never", HelpPage::Cameras, Topic::Grading,
          kCommonPractice, "{other} cannot record this gamut",
          "{mine} here; no profile of {camera} has it, {theirs} there: convert both before "
          "matching."},
-        {FindingId::CamerasGamut, "cameras-gamut", HelpPage::Cameras, Topic::Camera,
+        {FindingId::CamerasGamut, "cameras-gamut", HelpPage::Cameras, Topic::Grading,
          kCommonPractice, "{other} records another gamut",
          "{mine} here, {theirs} there: convert both before matching."},
         {FindingId::ClipLimitShort, "clip-limit-short", HelpPage::Takes, Topic::Camera, kKitEntry,
