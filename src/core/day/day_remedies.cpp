@@ -25,12 +25,8 @@ public:
         : m_now(now)
         , m_all(all)
         , m_finding(finding)
-        , m_trials(trials) {
-        for (std::size_t i = 0; i < now.plan.takes.size(); ++i)
-            if (finding.subject == now.plan.takes[i].id ||
-                finding.subject.starts_with(now.plan.takes[i].id + "/"))
-                m_take = static_cast<int>(i);
-    }
+        , m_trials(trials)
+        , m_take(finding.take ? static_cast<int>(*finding.take) : -1) {}
 
     /// What has happened cannot be helped.
     [[nodiscard]] bool isPast() const {
@@ -312,7 +308,7 @@ private:
     const Findings& m_all;
     Finding& m_finding;
     Trials& m_trials;
-    int m_take = -1;
+    int m_take; ///< -1: about the day
     std::string m_camera;
 };
 

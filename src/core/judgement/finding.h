@@ -21,7 +21,8 @@ struct Finding {
     FindingId id = FindingId::SetupIncomplete;
     Severity severity = Severity::Note;
     Facts facts = {};
-    std::string subject = {}; ///< patch id, or empty when it is about the whole setup
+    std::string subject = {};             ///< patch id, or empty when it is about the whole setup
+    std::optional<std::size_t> take = {}; ///< of a day, by its place in it
     std::vector<Remedy> remedies = {};
     std::optional<std::string> accepted = {}; ///< the reason, when taken on purpose
 

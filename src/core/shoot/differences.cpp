@@ -1,53 +1,56 @@
 #include "core/shoot/differences.h"
 
-#include <map>
+#include "core/shoot/revision.h"
+
+#include <algorithm>
 
 namespace bslate {
 namespace {
 
-// Of two lists whose entries are found again by a key; `nameOf` says what an entry is called.
-template<class T, class Key, class Name>
-void compare(const std::vector<T>& before, const std::vector<T>& after, Key keyOf, Name nameOf,
-             std::vector<std::string>& told) {
-    std::map<decltype(keyOf(before.front())), const T*> old;
-    for (const auto& item : before)
-        old.emplace(keyOf(item), &item);
-    for (const auto& item : after) {
-        const auto found = old.find(keyOf(item));
-        if (found == old.end()) {
-            told.push_back(nameOf(item) + " added");
-            continue;
-        }
-        if (!(*found->second == item))
-            told.push_back(nameOf(item) + " changed");
-        old.erase(found);
-    }
-    for (const auto& item : before)
-        if (old.contains(keyOf(item)))
-            told.push_back(nameOf(item) + " removed");
+// `nameOf` says what a part is called, `same` whether two are the same one.
+template<class Part, class Name, class Same>
+void tell(const std::vector<Part>& before, const std::vector<Part>& after,
+          const PartsRevision<Part>& revision, Name nameOf, Same same,
+          std::vector<std::string>& told) {
+    const auto has = [&](const std::vector<Part>& parts, const Part& wanted) {
+        return std::any_of(parts.begin(), parts.end(),
+                           [&](const Part& part) { return same(part, wanted); });
+    };
+    for (const auto& part : revision.put)
+        told.push_back(nameOf(part) + (has(before, part) ? " changed" : " added"));
+    if (revision.order) // else they are the same ones
+        for (const auto& part : before)
+            if (!has(after, part))
+                told.push_back(nameOf(part) + " removed");
 }
+
+constexpr auto kSameId = [](const auto& a, const auto& b) { return a.id == b.id; };
+constexpr auto kSameNumber = [](const ShootDay& a, const ShootDay& b) {
+    return a.number == b.number;
+};
 
 } // namespace
 
 std::vector<std::string> differencesBetween(const Shoot& before, const Shoot& after) {
+    const auto revision = revisionBetween(before, after);
     std::vector<std::string> told;
     if (before.title != after.title || before.note != after.note)
         told.emplace_back("title or note changed");
-    if (!(before.brief == after.brief) || before.days != after.days ||
-        before.snrFloor != after.snrFloor || !(before.meter == after.meter))
+    if (revision.brief || before.days != after.days || before.snrFloor != after.snrFloor ||
+        !(before.meter == after.meter))
         told.emplace_back("brief changed");
-    if (!(before.kit == after.kit) || before.kitFile != after.kitFile)
+    if (revision.kit || before.kitFile != after.kitFile)
         told.emplace_back("kit changed");
-    const auto id = [](const auto& item) { return item.id; };
-    compare(
-        before.scenes, after.scenes, id, [](const Scene& scene) { return "scene " + scene.name; },
-        told);
-    compare(
-        before.setups, after.setups, id, [](const Setup& setup) { return "setup " + setup.number; },
-        told);
-    compare(
-        before.plan, after.plan, [](const ShootDay& day) { return day.number; },
-        [](const ShootDay& day) { return "plan of day " + std::to_string(day.number); }, told);
+    tell(
+        before.scenes, after.scenes, revision.scenes,
+        [](const Scene& scene) { return "scene " + scene.name; }, kSameId, told);
+    tell(
+        before.setups, after.setups, revision.setups,
+        [](const Setup& setup) { return "setup " + setup.number; }, kSameId, told);
+    tell(
+        before.plan, after.plan, revision.plan,
+        [](const ShootDay& day) { return "plan of day " + std::to_string(day.number); },
+        kSameNumber, told);
     if (told.empty() && !(before == after))
         told.emplace_back("keys of other programs changed");
     return told;

@@ -10,6 +10,7 @@ Finding about(const Case& now, int take, FindingId id, Severity severity, Facts 
     if (take >= 0) {
         const auto& of = now.plan.takes[static_cast<std::size_t>(take)];
         finding.subject = of.id;
+        finding.take = static_cast<std::size_t>(take);
         const bool named = std::any_of(finding.facts.begin(), finding.facts.end(),
                                        [](const Fact& fact) { return fact.name == "take"; });
         if (!named)
