@@ -59,7 +59,7 @@ void RemedyButton::paintEvent(QPaintEvent*) {
     QStyleOptionButton option;
     initStyleOption(&option);
     option.text.clear();
-    style()->drawControl(QStyle::CE_PushButton, &option, &painter, this);
+    style()->drawControl(QStyle::CE_PushButtonBevel, &option, &painter, this);
     const auto& t = m_style.colours();
     const auto title = titleBox(width());
     painter.setFont(Style::font(TextRole::Body));

@@ -14,6 +14,8 @@ constexpr const char* kKeeps = "keeps {room} of {top}";
 constexpr const char* kLoses = "loses {room} of {top}";
 constexpr const char* kOverNoise = "{bottom} {above#} over noise";
 constexpr const char* kInNoise = "{bottom} {above#} in the noise";
+constexpr const char* kStands = "{above#} over noise"; // the same patch
+constexpr const char* kDrowns = "{above#} in the noise";
 constexpr const char* kWorse = "{worse} more lost";
 
 std::string translated(const char* english, const Translator& translate) {
@@ -142,7 +144,9 @@ std::string effectOf(const Remedy& remedy, const Translator& translate) {
                          {"worse", remedy.worse}};
     const bool lost = remedy.highlights < Stops(0), drowned = remedy.shadows < Stops(0);
     std::string text = fill(lost ? kLoses : kKeeps, facts, translate) + ", " +
-                       fill(drowned ? kInNoise : kOverNoise, facts, translate);
+                       fill(remedy.bottom == remedy.top ? (drowned ? kDrowns : kStands)
+                                                        : (drowned ? kInNoise : kOverNoise),
+                            facts, translate);
     if (remedy.worse > 0)
         text += ", " + fill(kWorse, facts, translate);
     return text;

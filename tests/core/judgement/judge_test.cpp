@@ -269,6 +269,8 @@ TEST(Wording, RemediesNameTheUsersFiltersAndNeverHideACost) {
     costly.highlights = Stops(0.4);
     costly.shadows = Stops(0.3);
     EXPECT_EQ(effectOf(costly), "keeps 0.4 stop of sky, hopper 0.3 over noise");
+    costly.bottom = "sky";
+    EXPECT_EQ(effectOf(costly), "keeps 0.4 stop of sky, 0.3 over noise") << "named once";
 }
 
 TEST(Wording, TranslatesTheTemplateBeforeFillingIt) {
