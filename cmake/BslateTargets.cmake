@@ -10,7 +10,11 @@ macro(bslate_global_settings)
     endif()
     find_program(BSLATE_CCACHE ccache)
     if(BSLATE_CCACHE)
-        set(CMAKE_CXX_COMPILER_LAUNCHER ${BSLATE_CCACHE})
+        # Units that use a precompiled header are kept too, on these terms (manual of ccache).
+        set(CMAKE_CXX_COMPILER_LAUNCHER ${CMAKE_COMMAND} -E env
+            CCACHE_SLOPPINESS=pch_defines,time_macros ${BSLATE_CCACHE})
+        add_compile_options($<$<CXX_COMPILER_ID:GNU>:-fpch-preprocess>
+                            "$<$<CXX_COMPILER_ID:Clang>:SHELL:-Xclang -fno-pch-timestamp>")
     endif()
     if(BSLATE_SANITIZE)
         # Null and misaligned pointers are AddressSanitizer's to find; the checks left out here are
@@ -19,6 +23,10 @@ macro(bslate_global_settings)
                             -fno-sanitize=null,alignment,object-size,vptr
                             -fno-omit-frame-pointer)
         add_link_options(-fsanitize=address,undefined)
+    endif()
+    if(BSLATE_THREADS)
+        add_compile_options(-fsanitize=thread)
+        add_link_options(-fsanitize=thread)
     endif()
 endmacro()
 
@@ -37,13 +45,12 @@ function(bslate_unity target)
     set_target_properties(${target} PROPERTIES UNITY_BUILD ${BSLATE_UNITY} UNITY_BUILD_BATCH_SIZE 8)
 endfunction()
 
-# Likewise, a unit for each folder, so that a new file moves none of the others; files whose names
-# match `alone` stand for themselves.
-function(bslate_unity_by_folder target alone)
+# Likewise, a unit for each folder, so that a new file moves none of the others.
+function(bslate_unity_by_folder target)
     set_target_properties(${target} PROPERTIES UNITY_BUILD ${BSLATE_UNITY} UNITY_BUILD_MODE GROUP)
     get_target_property(sources ${target} SOURCES)
     foreach(source ${sources})
-        if(source MATCHES "\\.cpp$" AND NOT (alone AND source MATCHES "${alone}"))
+        if(source MATCHES "\\.cpp$")
             cmake_path(GET source PARENT_PATH folder)
             cmake_path(GET folder FILENAME group)
             set_source_files_properties(${source} PROPERTIES UNITY_GROUP ${group})
@@ -51,13 +58,13 @@ function(bslate_unity_by_folder target alone)
     endforeach()
 endfunction()
 
-# bslate_library(NAME SOURCES...): a static library known as bslate::NAME; BSLATE_ALONE: see above.
+# bslate_library(NAME SOURCES...): a static library known as bslate::NAME.
 function(bslate_library name)
     add_library(bslate_${name} STATIC ${ARGN})
     add_library(bslate::${name} ALIAS bslate_${name})
     target_include_directories(bslate_${name} PUBLIC ${PROJECT_SOURCE_DIR}/src)
     target_precompile_headers(bslate_${name} PRIVATE <algorithm> <array> <cmath> <functional> <map>
                               <optional> <span> <string> <string_view> <variant> <vector>)
-    bslate_unity_by_folder(bslate_${name} "${BSLATE_ALONE}")
+    bslate_unity_by_folder(bslate_${name})
     bslate_warnings(bslate_${name})
 endfunction()

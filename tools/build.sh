@@ -1,13 +1,13 @@
 # Sourced by ./demo, ./check and .ci/run: packages, configuring and building.
 root="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 
+# What the program needs to be built and to run, and what its tests need besides.
 packages=(
-    g++ cmake ninja-build ccache pkg-config
-    qt6-base-dev libgl-dev qt6-qpa-plugins
-    fonts-b612 nlohmann-json3-dev libcli11-dev
-    libgtest-dev libbenchmark-dev libopencolorio-dev libvalijson-dev
-    locales python3
+    g++ cmake ninja-build pkg-config
+    qt6-base-dev libgl-dev fonts-b612
+    nlohmann-json3-dev libcli11-dev libopencolorio-dev
 )
+test_packages=(ccache libgtest-dev locales python3 python3-jsonschema)
 
 # Installs the packages named that are missing, listing them first; sudo only when not root.
 install_packages() {
@@ -25,20 +25,17 @@ install_packages() {
         apt-get install -y -q --no-install-recommends "${missing[@]}" >&2
 }
 
-# build PRESET TARGET: configures when needed and builds quietly; errors show in full.
+# build_preset PRESET TARGET [CMAKE OPTIONS]: configures when needed and builds quietly; errors show
+# in full.
 build_preset() {
     local preset="$1" target="$2" log="$root/build/$1.log"
+    shift 2
     mkdir -p "$root/build"
-    if [ ! -f "$root/build/$preset/build.ninja" ]; then
-        (cd "$root" && cmake --preset "$preset") >"$log" 2>&1 || { cat "$log" >&2; return 1; }
+    if [ ! -f "$root/build/$preset/build.ninja" ] || [ $# -gt 0 ]; then
+        (cd "$root" && cmake --preset "$preset" "$@") >"$log" 2>&1 || { cat "$log" >&2; return 1; }
     fi
     if ! cmake --build "$root/build/$preset" --target "$target" >"$log" 2>&1; then
         cat "$log" >&2
         return 1
     fi
-}
-
-build_release() {
-    install_packages "${packages[@]}"
-    build_preset release "$1"
 }

@@ -1,117 +1,15 @@
-// What runs in the background: stopped, hurried, replaced and left in the middle.
-#include "app/document/background_job.h"
+// What runs in the background, left in the middle of it.
 #include "app/views/lut/lut_dialog.h"
 #include "app/views/media/media_view.h"
 #include "app/views/profiles/import_dialog.h"
 #include "window_fixture.h"
 
 #include <QFile>
-#include <QSemaphore>
-#include <QThread>
 
 #include <functional>
 
 namespace bslate::app {
 namespace {
-
-// Work that goes on until it is told not to.
-struct Endless {
-    QSemaphore begun;
-    std::atomic<int> noticed = 0;
-    int finished = 0;
-
-    void startOn(BackgroundJob& job) {
-        job.start([this](const BackgroundJob::Control& control) {
-            begun.release();
-            for (double done = 0; control.goesOn(); done += 1e-6) {
-                control.report(std::min(1.0, done));
-                QThread::yieldCurrentThread();
-            }
-            ++noticed;
-            return [this] { ++finished; };
-        });
-        begun.acquire();
-    }
-};
-
-TEST(BackgroundJob, StoppedInTheMiddleItEndsAndNothingFollows) {
-    Endless work;
-    BackgroundJob job;
-    work.startOn(job);
-    EXPECT_TRUE(job.isRunning());
-    job.stop();
-    EXPECT_FALSE(job.isRunning());
-    job.settle();
-    EXPECT_EQ(work.noticed, 1);
-    EXPECT_EQ(work.finished, 0);
-}
-
-TEST(BackgroundJob, GoneInTheMiddleItHasEnded) {
-    Endless work;
-    {
-        BackgroundJob job;
-        work.startOn(job);
-    }
-    EXPECT_EQ(work.noticed, 1);
-    QCoreApplication::processEvents();
-    EXPECT_EQ(work.finished, 0);
-}
-
-TEST(BackgroundJob, TheLastOneStartedCounts) {
-    Endless first, second;
-    BackgroundJob job;
-    first.startOn(job);
-    std::vector<QString> heard;
-    QObject::connect(&job, &BackgroundJob::progressed, [&] { heard.emplace_back(); });
-    job.start([&](const BackgroundJob::Control&) { return [&] { ++second.finished; }; });
-    job.settle();
-    EXPECT_EQ(first.noticed, 1);
-    EXPECT_EQ(first.finished, 0);
-    EXPECT_EQ(second.finished, 1);
-    EXPECT_FALSE(heard.empty()) << "told at its end";
-    EXPECT_FALSE(job.isRunning());
-}
-
-TEST(BackgroundJob, HurriedItEndsWithWhatItHas) {
-    Endless work;
-    BackgroundJob job;
-    work.startOn(job);
-    job.hurry();
-    EXPECT_TRUE(job.isRunning()) << "its result is still wanted";
-    job.settle();
-    EXPECT_EQ(work.finished, 1);
-}
-
-TEST(BackgroundJob, WhatHasNotBegunIsDroppedAndWhatHasIsWaitedFor) {
-    Endless first;
-    int second = 0;
-    BackgroundJob job;
-    first.startOn(job);
-    job.stopUnlessBegun();
-    EXPECT_TRUE(job.isRunning()) << "it has begun";
-    EXPECT_FALSE(job.letEnd(1)) << "and takes its time";
-    job.hurry();
-    EXPECT_TRUE(job.letEnd());
-    EXPECT_EQ(first.finished, 0) << "later, by the loop";
-    job.settle();
-    EXPECT_EQ(first.finished, 1);
-
-    QSemaphore begun, gate;
-    job.start([&](const BackgroundJob::Control&) {
-        begun.release();
-        gate.acquire(); // notices nothing
-        return [] {};
-    });
-    begun.acquire();
-    job.start([&](const BackgroundJob::Control&) { return [&] { ++second; }; });
-    job.stopUnlessBegun();
-    gate.release();
-    job.settle();
-    EXPECT_EQ(second, 0);
-    EXPECT_FALSE(job.isRunning());
-}
-
-// ---- the real ones, left while they run
 
 // A shoot in which everything takes long: two hundred setups, two days of two hundred takes.
 Shoot longShoot(const Shoot& demo) {

@@ -9,11 +9,19 @@
 #include "app/views/light/light_view.h"
 #include "app/widgets/value_block.h"
 
+#include <QApplication>
+#include <QLineEdit>
+#include <QPointer>
+#include <QPushButton>
 #include <QSettings>
 #include <QTemporaryDir>
 #include <QTest>
+#include <QTimer>
 
 #include <gtest/gtest.h>
+
+#include <functional>
+#include <vector>
 
 namespace bslate::app {
 
@@ -90,10 +98,44 @@ public:
         ADD_FAILURE() << "no menu entry " << text;
     }
 
+    /// The modal windows that come up are answered in this order; each once.
+    void answerDialogs(std::vector<std::function<void(QWidget&)>> answers) {
+        m_answers = std::move(answers);
+        m_answered = nullptr;
+        answerNext(0);
+    }
+    void answerNext(std::size_t at) {
+        if (at == m_answers.size())
+            return;
+        QTimer::singleShot(1, window.get(), [this, at] {
+            auto* modal = QApplication::activeModalWidget();
+            if (!modal || modal == m_answered)
+                return answerNext(at);
+            m_answered = modal;
+            const auto answer = m_answers[at];
+            answerNext(at + 1); // an answer may bring up the next one before it returns
+            answer(*modal);
+        });
+    }
+    /// Types a name into a file dialog and presses Return.
+    static std::function<void(QWidget&)> namesFile(const QString& path) {
+        return [path](QWidget& dialog) {
+            auto* name = dialog.findChild<QLineEdit*>(QStringLiteral("fileNameEdit"));
+            ASSERT_TRUE(name) << dialog.metaObject()->className();
+            QTest::qWait(60); // the folder is read meanwhile, and would be typed over what is here
+            name->setText(path);
+            QTest::keyClick(name, Qt::Key_Return);
+        };
+    }
+    static void escapes(QWidget& dialog) { QTest::keyClick(&dialog, Qt::Key_Escape); }
+    [[nodiscard]] std::string said() const { return window->notice().message().toStdString(); }
+
     QTemporaryDir m_folder;
     QSettings m_settings;
     Style m_style;
     std::unique_ptr<MainWindow> window;
+    std::vector<std::function<void(QWidget&)>> m_answers;
+    QPointer<QWidget> m_answered;
     MainWindow::Answer answer = MainWindow::Answer::Cancel;
     int asked = 0;
 };

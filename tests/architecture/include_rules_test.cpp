@@ -1,39 +1,18 @@
-// The rules of docs/architecture.md, checked on the sources themselves.
+// The rules of docs/architecture.md, checked on the sources themselves: who includes whom.
+#include "architecture/sources.h"
+
 #include <gtest/gtest.h>
 
 #include <algorithm>
-#include <filesystem>
-#include <fstream>
 #include <map>
 #include <regex>
 #include <set>
-#include <sstream>
-#include <string>
-#include <vector>
 
 namespace {
 
+using architecture::Source;
+using architecture::sourcesUnder;
 namespace fs = std::filesystem;
-
-struct Source {
-    fs::path path;
-    std::string text;
-    [[nodiscard]] std::string name() const { return fs::relative(path, BSLATE_ROOT).string(); }
-};
-
-std::vector<Source> sourcesUnder(const char* folder) {
-    std::vector<Source> sources;
-    for (const auto& entry : fs::recursive_directory_iterator(fs::path(BSLATE_ROOT) / folder)) {
-        const auto extension = entry.path().extension();
-        if (extension != ".cpp" && extension != ".h")
-            continue;
-        std::ifstream file(entry.path());
-        std::stringstream text;
-        text << file.rdbuf();
-        sources.push_back({entry.path(), text.str()});
-    }
-    return sources;
-}
 
 std::vector<std::string> includesOf(const Source& source) {
     static const std::regex form("#include\\s*[<\"]([^>\"]+)[>\"]");
@@ -187,17 +166,6 @@ TEST(Architecture, WidgetsKnowNoDocuments) {
             EXPECT_FALSE(include.starts_with("app/views/") || include.starts_with("app/shell/") ||
                          include == "app/document/shoot_document.h")
                 << source.name() << " includes " << include;
-}
-
-TEST(Architecture, FilesStayShortEnoughToRead) {
-    for (const auto& source : sourcesUnder("src")) {
-        const auto lines = std::count(source.text.begin(), source.text.end(), '\n');
-        EXPECT_LE(lines, 450) << source.name();
-        if (source.path.extension() == ".h") {
-            EXPECT_NE(source.text.find("#pragma once"), std::string::npos) << source.name();
-            EXPECT_LE(lines, 250) << source.name();
-        }
-    }
 }
 
 } // namespace

@@ -103,6 +103,11 @@ void FileKeeper::startNew() {
     m_alone = m_autosaves.holdOpen({});
 }
 
+bool FileKeeper::hasStarterKit() const {
+    static const auto starter = starterKit();
+    return starter && m_document.shoot().kit == *starter;
+}
+
 Outcome FileKeeper::openDemo() {
     auto kit = starterKit();
     if (!kit)

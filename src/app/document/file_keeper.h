@@ -32,6 +32,8 @@ public:
 
     /// Starts an empty shoot with the starter kit embedded.
     void startNew();
+    /// The open shoot has that kit still.
+    [[nodiscard]] bool hasStarterKit() const;
     /// The demo shoot, as a document that was never saved.
     Outcome openDemo();
     /// Fails with FileElsewhere, untouched, for a kit outside of the shoot's folder that was not

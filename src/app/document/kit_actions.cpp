@@ -67,7 +67,19 @@ void KitActions::remove(GearKind kind, const QString& id) {
                               nameOf(kind)));
         return;
     }
-    change(tr("Delete %1").arg(nameOf(kind)), [&](Kit& kit) { removeGear(kit, kind, fromQt(id)); });
+    removeFrom(tr("Delete %1").arg(nameOf(kind)),
+               [&](Kit& kit) { removeGear(kit, kind, fromQt(id)); });
+}
+
+void KitActions::removeFrom(const QString& name, const std::function<void(Kit&)>& removal) {
+    const auto tests = [&] {
+        const auto& profiles = m_document.shoot().kit.profiles;
+        return std::count_if(profiles.begin(), profiles.end(),
+                             [](const Profile& profile) { return profile.measured.has_value(); });
+    };
+    const auto before = tests();
+    if (change(name, removal) && tests() < before)
+        emit told(tr("What was measured there went with it; undo brings both back."));
 }
 
 Camera KitActions::freshCamera() const {

@@ -27,6 +27,8 @@ public:
     QString add(GearKind kind);
     QString duplicate(GearKind kind, const QString& id);
     void remove(GearKind kind, const QString& id);
+    /// Changes the kit so that parts go; measurements that go with them are told.
+    void removeFrom(const QString& name, const std::function<void(Kit&)>& removal);
 
     /// A camera that is not in the kit yet, to be described: one area, base and mode, the ready
     /// profiles of the kit.

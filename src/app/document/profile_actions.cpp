@@ -54,8 +54,8 @@ void ProfileActions::remove(const QString& id) {
                          .arg(toQt(setup->number)));
         return;
     }
-    m_kit.change(tr("Delete profile"),
-                 [&](Kit& kit) { kit = withoutProfile(std::move(kit), wanted); });
+    m_kit.removeFrom(tr("Delete profile"),
+                     [&](Kit& kit) { kit = withoutProfile(std::move(kit), wanted); });
 }
 
 void ProfileActions::rename(const QString& id, const QString& name) {

@@ -17,7 +17,7 @@ public:
 
     /// Adds a profile to the kit and to these cameras; returns its id, empty after a refusal.
     QString add(const Profile& profile, const std::vector<std::string>& cameras);
-    /// Removes a profile nothing needs any more; refuses while a setup or a measurement uses it.
+    /// Removes a profile with what was measured in it; refuses while a setup records in either.
     void remove(const QString& id);
     void rename(const QString& id, const QString& name);
     /// The measured profile beside the nominal one; returns its id, empty after a refusal.

@@ -1,11 +1,13 @@
 #pragma once
 
 #include "core/base/error.h"
+#include "core/base/result.h"
 #include "core/words/wording.h"
 
 #include <QCoreApplication>
 #include <QString>
 
+#include <optional>
 #include <string>
 #include <string_view>
 
@@ -29,6 +31,12 @@ namespace bslate::app {
 
 [[nodiscard]] inline QString messageOf(const Error& error) {
     return toQt(message(error));
+}
+
+/// What a person is told of a result that is none; nothing when it is one.
+template<class T>
+[[nodiscard]] std::optional<QString> problemOf(const Result<T>& result) {
+    return result ? std::nullopt : std::optional(messageOf(result.error()));
 }
 
 } // namespace bslate::app

@@ -12,9 +12,9 @@
 namespace bslate::app {
 
 namespace {
-constexpr double kRow = 20;
+constexpr double kDialRow = 20;
 constexpr std::size_t kLeastRows = 13;
-constexpr double kTop = 40;
+constexpr double kDialTop = 40;
 } // namespace
 
 DialInPanel::DialInPanel(ShootDocument& document, const Style& style, QWidget* parent)
@@ -31,7 +31,7 @@ DialInPanel::DialInPanel(ShootDocument& document, const Style& style, QWidget* p
 
 QSize DialInPanel::sizeHint() const {
     const auto rows = static_cast<double>(std::max(kLeastRows, m_card.rows.size()));
-    return {300, static_cast<int>(kTop + rows * kRow + 8)};
+    return {300, static_cast<int>(kDialTop + rows * kDialRow + 8)};
 }
 
 void DialInPanel::refresh() {
@@ -65,7 +65,8 @@ void DialInPanel::paintEvent(QPaintEvent*) {
         painter.drawText(QRectF(14, 8, width() - 28.0, 26), Qt::AlignRight | Qt::AlignVCenter,
                          tr("%1 changed since %2").arg(m_card.changes()).arg(toQt(m_card.after)));
     }
-    drawDialInRows(painter, QRectF(14, kTop, width() - 28.0, height() - kTop), m_card, kRow, t);
+    drawDialInRows(painter, QRectF(14, kDialTop, width() - 28.0, height() - kDialTop), m_card,
+                   kDialRow, t);
 }
 
 } // namespace bslate::app

@@ -3,6 +3,7 @@
 #include "app/document/text.h"
 #include "app/shell/day_panel.h"
 #include "app/shell/dial_in_panel.h"
+#include "app/shell/next_bar.h"
 #include "app/shell/notice_bar.h"
 #include "app/shell/setup_rail.h"
 #include "app/shell/sheets.h"
@@ -48,6 +49,7 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
     , m_dialIn(new DialInPanel(m_document, style))
     , m_dayPanel(new DayPanel(m_dayActions, style))
     , m_side(new QStackedWidget)
+    , m_next(new NextBar(style))
     , m_notice(new NoticeBar(style)) {
     setObjectName(QStringLiteral("main-window"));
     setAcceptDrops(true);
@@ -118,6 +120,7 @@ void MainWindow::assemble() {
     column->setContentsMargins(8, 6, 8, 8);
     column->setSpacing(6);
     column->addWidget(m_rail);
+    column->addWidget(m_next);
     column->addLayout(middle, 1);
     column->addWidget(m_notice);
 
@@ -153,6 +156,8 @@ void MainWindow::connectParts() {
     connect(&m_files, &FileKeeper::autosaved, this, [this] { m_notice->withdraw(kNotKept); });
     connect(&m_document, &ShootDocument::fileChanged, this, &MainWindow::updateTitle);
     connect(&m_document, &ShootDocument::changed, this, &MainWindow::updateTitle);
+    connect(&m_document, &ShootDocument::changed, this, &MainWindow::showNext);
+    connect(&m_document, &ShootDocument::changed, m_notice, &NoticeBar::leaveProblem);
 }
 
 void MainWindow::showStep(int number) {
@@ -167,6 +172,7 @@ void MainWindow::showStep(int number) {
     m_bar->setCurrent(step->number);
     m_side->setCurrentIndex(static_cast<int>(step->side));
     m_stack->currentWidget()->setFocus();
+    showNext();
 }
 
 StepView* MainWindow::showView(const QString& name) {

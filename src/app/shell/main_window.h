@@ -22,6 +22,7 @@ namespace bslate::app {
 class CardDialog;
 class DayPanel;
 class DialInPanel;
+class NextBar;
 class NoticeBar;
 class SetupRail;
 class StepBar;
@@ -45,6 +46,7 @@ public:
     [[nodiscard]] DayPlanner& planner() { return m_planner; }
     [[nodiscard]] DayPanel& dayPanel() { return *m_dayPanel; }
     [[nodiscard]] NoticeBar& notice() { return *m_notice; }
+    [[nodiscard]] NextBar& next() { return *m_next; }
     [[nodiscard]] VerdictPanel& verdict() { return *m_verdict; }
     [[nodiscard]] Style& style() { return m_style; }
 
@@ -106,6 +108,7 @@ private:
     void assemble();
     void connectParts();
     void updateTitle();
+    void showNext();
     void restoreState();
     void recover(const QString& autosave, const QString& path);
     void loadTheirs();
@@ -129,6 +132,7 @@ private:
     DialInPanel* m_dialIn;
     DayPanel* m_dayPanel;
     QStackedWidget* m_side; ///< of the setup, or of the day
+    NextBar* m_next;
     NoticeBar* m_notice;
     std::function<Answer()> m_ask;
     std::function<Over(const QString&)> m_askOver;

@@ -16,6 +16,7 @@ namespace bslate::app {
 namespace {
 
 constexpr int kStayMs = 10000;
+constexpr int kJustNowMs = 500;
 
 QLabel* lineLabel() {
     auto* label = new QLabel;
@@ -52,12 +53,8 @@ NoticeBar::NoticeBar(const Style& style, QWidget* parent)
     m_tellLine->hide();
     m_askLine->hide();
     m_timer->setSingleShot(true);
-    const auto leave = [this] {
-        m_tellLine->hide();
-        showLines();
-    };
-    connect(m_timer, &QTimer::timeout, this, leave);
-    connect(close, &QPushButton::clicked, this, leave);
+    connect(m_timer, &QTimer::timeout, this, &NoticeBar::leaveLine);
+    connect(close, &QPushButton::clicked, this, &NoticeBar::leaveLine);
     hide();
 }
 
@@ -80,12 +77,24 @@ void NoticeBar::announce(const QString& message) {
     QAccessible::updateAccessibility(&event);
 }
 
+void NoticeBar::leaveProblem() {
+    if (m_problem && m_since.isValid() && m_since.elapsed() > kJustNowMs)
+        leaveLine();
+}
+
+void NoticeBar::leaveLine() {
+    m_timer->stop();
+    m_tellLine->hide();
+    showLines();
+}
+
 void NoticeBar::tell(const QString& message, bool problem) {
     m_problem = problem;
     m_told->setText(message);
     m_tellLine->show();
     showLines();
     m_timer->start(kStayMs);
+    m_since.start();
     announce(message);
 }
 

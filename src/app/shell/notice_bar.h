@@ -2,6 +2,7 @@
 
 #include "app/style/style.h"
 
+#include <QElapsedTimer>
 #include <QWidget>
 
 #include <functional>
@@ -36,6 +37,8 @@ public:
     /// What was told last, else the question in front; empty when neither is shown.
     [[nodiscard]] QString message() const;
     [[nodiscard]] QString question() const;
+    /// What was refused has been got over: another try succeeded. One told just now stays.
+    void leaveProblem();
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -49,6 +52,7 @@ private:
     };
     void showQuestion();
     void showLines();
+    void leaveLine();
     void announce(const QString& message);
 
     const Style& m_style;
@@ -60,6 +64,7 @@ private:
     QList<QPushButton*> m_buttons;
     QList<Question> m_questions;
     QTimer* m_timer;
+    QElapsedTimer m_since; ///< the last was told
     bool m_problem = false;
 };
 

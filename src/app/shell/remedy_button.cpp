@@ -8,7 +8,7 @@
 namespace bslate::app {
 namespace {
 
-constexpr double kSide = 10, kTop = 5;
+constexpr double kButtonSide = 10, kButtonTop = 5;
 constexpr int kFlags = Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap;
 
 } // namespace
@@ -32,17 +32,19 @@ void RemedyButton::show(const QString& title, const QString& effect) {
 
 QRectF RemedyButton::titleBox(double width) const {
     const QFontMetricsF metrics(Style::font(TextRole::Body));
-    return metrics.boundingRect(QRectF(kSide, kTop, width - 2 * kSide, 2000), kFlags, m_title);
+    return metrics.boundingRect(QRectF(kButtonSide, kButtonTop, width - 2 * kButtonSide, 2000),
+                                kFlags, m_title);
 }
 
 QRectF RemedyButton::effectBox(double width, double top) const {
     const QFontMetricsF metrics(Style::font(TextRole::Secondary));
-    return metrics.boundingRect(QRectF(kSide, top + 1, width - 2 * kSide, 2000), kFlags, m_effect);
+    return metrics.boundingRect(QRectF(kButtonSide, top + 1, width - 2 * kButtonSide, 2000), kFlags,
+                                m_effect);
 }
 
 int RemedyButton::heightForWidth(int width) const {
     const double bottom = titleBox(width).bottom();
-    return qCeil((m_effect.isEmpty() ? bottom : effectBox(width, bottom).bottom()) + kTop);
+    return qCeil((m_effect.isEmpty() ? bottom : effectBox(width, bottom).bottom()) + kButtonTop);
 }
 
 QSize RemedyButton::sizeHint() const {

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/views/step_view.h"
+#include "core/advice/next_thing.h"
 
 #include <QString>
 
@@ -36,6 +37,7 @@ struct Step {
     QString name;   ///< with its access key
     QString help;   ///< one sentence
     Side side = Side::OfSetup;
+    Work work = Work::Setups;    ///< what it waits for while the shoot is empty
     std::vector<StepPage> pages; ///< at least one
     [[nodiscard]] QString plainName() const { return QString(name).remove(QLatin1Char('&')); }
 };

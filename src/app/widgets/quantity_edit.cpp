@@ -53,4 +53,11 @@ void QuantityEdit::commit() {
     emit entered(typed);
 }
 
+QuantityEdit* quantityField(const char* name, const QString& spoken, QuantityEdit::Check check) {
+    auto* edit = new QuantityEdit(std::move(check));
+    edit->setObjectName(QString::fromLatin1(name));
+    edit->setAccessibleName(spoken);
+    return edit;
+}
+
 } // namespace bslate::app

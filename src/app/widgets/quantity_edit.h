@@ -38,4 +38,8 @@ private:
     QString m_shown;
 };
 
+/// One with the names by which tests and assistive technology know it.
+[[nodiscard]] QuantityEdit* quantityField(const char* name, const QString& spoken,
+                                          QuantityEdit::Check check);
+
 } // namespace bslate::app

@@ -96,7 +96,7 @@ struct Worker {
             if (base.iso == change.to) {
                 const double distance = setup.rating.value() / context.base->iso.value();
                 setup.base = change.to;
-                setup.rating = nearestRating(change.to.value() * distance);
+                setup.rating = nearestRating(ExposureIndex(change.to.value() * distance));
                 return Done{};
             }
             offered += (offered.empty() ? "" : ", ") + print(base.iso);
@@ -157,13 +157,13 @@ struct Worker {
             const double low = context.lens ? context.lens->widest.value() : 0.5;
             const double high = context.lens ? context.lens->narrowest.value() : 128.0;
             const double wanted = setup.iris.value() * std::exp2(gained.value() / 2.0);
-            setup.iris = irisWithin(TStop(low), TStop(high), wanted);
+            setup.iris = irisWithin(TStop(low), TStop(high), TStop(wanted));
             break;
         }
         case Payer::Rating: {
             const double wanted = setup.rating.value() * ratio(-gained);
-            setup.rating =
-                std::clamp(nearestRating(wanted), context.iso.minimum, context.iso.maximum);
+            setup.rating = std::clamp(nearestRating(ExposureIndex(wanted)), context.iso.minimum,
+                                      context.iso.maximum);
             break;
         }
         case Payer::Light:
@@ -210,15 +210,17 @@ Result<Turned> turn(const Shoot& shoot, const Setup& setup, const Turn& change, 
     return result;
 }
 
-TStop nearestIris(double aperture) {
-    const double third = std::round(6.0 * std::log2(aperture));
+TStop nearestIris(TStop wanted) {
+    const double third = std::round(6.0 * std::log2(wanted.value()));
     return TStop(irisAtThird(std::clamp(static_cast<int>(third), kFirstIrisThird, kLastIrisThird)));
 }
 
-TStop irisWithin(TStop widest, TStop narrowest, double aperture) {
-    const double wanted = std::clamp(aperture, widest.value(), narrowest.value());
+TStop irisWithin(TStop widest, TStop narrowest, TStop wanted) {
+    wanted = std::clamp(wanted, widest, narrowest);
     TStop nearest = std::clamp(nearestIris(wanted), widest, narrowest);
-    const auto away = [&](TStop iris) { return std::abs(std::log2(iris.value() / wanted)); };
+    const auto away = [&](TStop iris) {
+        return std::abs(std::log2(iris.value() / wanted.value()));
+    };
     for (const TStop end : {widest, narrowest})
         if (away(end) < away(nearest) - 1e-9)
             nearest = end;
@@ -232,8 +234,8 @@ TStop stepIris(TStop from, int steps) {
     return TStop(irisAtThird(std::clamp(wanted, kFirstIrisThird, kLastIrisThird)));
 }
 
-ExposureIndex nearestRating(double iso) {
-    return ExposureIndex(kRatings[nearestRatingIndex(iso)]);
+ExposureIndex nearestRating(ExposureIndex wanted) {
+    return ExposureIndex(kRatings[nearestRatingIndex(wanted.value())]);
 }
 
 ExposureIndex stepRating(ExposureIndex from, int steps) {

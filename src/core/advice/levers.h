@@ -65,11 +65,11 @@ struct Turned {
 [[nodiscard]] ExposureIndex stepRating(ExposureIndex from, int steps);
 
 /// The engraved third-stop iris and the standard ISO number nearest to a value, in stops.
-[[nodiscard]] TStop nearestIris(double aperture);
-[[nodiscard]] ExposureIndex nearestRating(double iso);
+[[nodiscard]] TStop nearestIris(TStop wanted);
+[[nodiscard]] ExposureIndex nearestRating(ExposureIndex wanted);
 
 /// The third-stop iris nearest to a value on a lens; the lens's own end where no mark is nearer.
-[[nodiscard]] TStop irisWithin(TStop widest, TStop narrowest, double aperture);
+[[nodiscard]] TStop irisWithin(TStop widest, TStop narrowest, TStop wanted);
 
 /// The ids of the stack nearest to `wanted`, from the camera's and the user's filters.
 [[nodiscard]] std::vector<std::string> stackFor(const SetupContext& context, Stops wanted);

@@ -104,7 +104,7 @@ std::vector<Remedy> exposureRemedies(const Case& now, Stops change) {
     if (auto filters = filterRemedy(now, now.context.ndLoss - change))
         list.push_back(std::move(filters->remedy));
     const double wanted = now.context.setup->iris.value() * std::exp2(-change.value() / 2.0);
-    add(list, irisRemedy(now, nearestIris(wanted)));
+    add(list, irisRemedy(now, nearestIris(TStop(wanted))));
     return list;
 }
 
@@ -120,7 +120,7 @@ std::vector<Remedy> darkeningRemedies(const Case& now, Stops atLeast) {
     }
     const double wanted = now.context.setup->iris.value() * std::exp2(atLeast.value() / 2.0);
     const double third = std::ceil(6.0 * std::log2(wanted) - 1e-6);
-    add(list, irisRemedy(now, nearestIris(std::exp2(third / 6.0))));
+    add(list, irisRemedy(now, nearestIris(TStop(std::exp2(third / 6.0)))));
     return list;
 }
 

@@ -21,25 +21,23 @@ namespace fields {
 
 using Found = std::optional<PlacedFault>;
 
+// What is said of each sort of fault, apart from the tables: it is the same for every field.
+[[nodiscard]] PlacedFault unfit(const form::Text& text, const std::string& value);
+[[nodiscard]] PlacedFault outside(double low, double high, double value);
+[[nodiscard]] PlacedFault unreadable(std::string said, const Error& again);
+[[nodiscard]] PlacedFault tooMany(std::size_t items, std::size_t most, const char* what);
+[[nodiscard]] PlacedFault ofStruct(const char* name, FieldFault&& fault);
+void placeIn(PlacedFault& fault, const char* field);
+void placeAt(PlacedFault& fault, std::size_t index);
+
 inline Found fault(const form::Text& text, const std::string& value) {
-    if (value.size() > text.longest)
-        return PlacedFault{
-            {}, shortened(value), "a text of at most " + std::to_string(text.longest) + " bytes"};
-    if (text.mustSay && value.empty())
-        return PlacedFault{{}, {}, text.mustSay, ErrorCode::EmptyText};
-    return std::nullopt;
+    const bool fits = value.size() <= text.longest && !(text.mustSay && value.empty());
+    return fits ? Found() : Found(unfit(text, value));
 }
 template<class Range>
 Found outside(const Range& range, double value) {
-    if (value >= range.low && value <= range.high)
-        return std::nullopt;
-    const auto plain = [](double number) {
-        std::string text = std::to_string(number);
-        text.erase(text.find_last_not_of('0') + 1);
-        return text.back() == '.' ? text.substr(0, text.size() - 1) : text;
-    };
-    return PlacedFault{
-        {}, plain(value), "a number from " + plain(range.low) + " to " + plain(range.high)};
+    const bool inside = value >= range.low && value <= range.high;
+    return inside ? Found() : Found(outside(range.low, range.high, value));
 }
 inline Found fault(form::Whole range, int value) {
     return outside(range, value);
@@ -57,11 +55,9 @@ Found fault(form::Milliseconds range, const Q& value) {
 }
 template<class Q>
 Found fault(const form::Spelled<Q>& as, const Q& value) {
-    const auto said = as.spell(value);
+    auto said = as.spell(value);
     const auto again = as.parse(said);
-    if (again)
-        return std::nullopt;
-    return PlacedFault{{}, said, again.error().expected, again.error().code};
+    return again ? Found() : Found(unreadable(std::move(said), again.error()));
 }
 /// Names, flags, and what has code of its own.
 template<class Form, class Value>
@@ -76,13 +72,10 @@ Found fault(form::Object<T>, const T& value) {
 template<class Item, class T>
 Found fault(const form::List<Item>& list, const std::vector<T>& values) {
     if (values.size() > list.most)
-        return PlacedFault{{},
-                           std::to_string(values.size()),
-                           "at most " + std::to_string(list.most) + " " + list.what};
+        return tooMany(values.size(), list.most, list.what);
     for (std::size_t i = 0; i < values.size(); ++i)
         if (auto found = fault(list.item, values[i])) {
-            found->place =
-                std::to_string(i + 1) + (found->place.empty() ? "" : ", ") + found->place;
+            placeAt(*found, i);
             return found;
         }
     return std::nullopt;
@@ -99,11 +92,8 @@ Found faultOfField(const T& owner, const Field<Access, Form>& field) {
         if (field.presence != Presence::Spared || !(value == valueOf(field, untouched)))
             found = fault(field.form, value);
     }
-    if (found) {
-        std::string name(field.name);
-        std::erase(name, '&');
-        found->place = name + (found->place.empty() ? "" : " ") + found->place;
-    }
+    if (found)
+        placeIn(*found, field.name);
     return found;
 }
 template<class T, class Access, class... Fields>
@@ -125,10 +115,8 @@ std::optional<PlacedFault> faultIn(const T& value) {
     if constexpr (requires { Described<T>::check(value); })
         if (!found)
             if (auto fault = Described<T>::check(value)) {
-                std::string name(fieldName<T>(fault->key) ? fieldName<T>(fault->key) : fault->key);
-                std::erase(name, '&');
-                found = PlacedFault{std::move(name), std::move(fault->got),
-                                    std::move(fault->expected), fault->code};
+                const char* name = fieldName<T>(fault->key);
+                found = fields::ofStruct(name, std::move(*fault));
             }
     return found;
 }

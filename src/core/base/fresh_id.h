@@ -10,7 +10,7 @@ namespace bslate {
 template<class Items>
 [[nodiscard]] std::string freshId(const Items& items, const std::string& prefix) {
     for (std::size_t n = items.size() + 1;; ++n) {
-        const std::string id = prefix + "-" + std::to_string(n);
+        std::string id = prefix + "-" + std::to_string(n);
         if (!findById(items, id))
             return id;
     }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/compiled_once.h"
 #include "core/schedule/carrier_plan.h"
 #include "core/shoot/shoot.h"
 
@@ -46,7 +47,7 @@ struct DayCarriers {
 
     /// The unit with this id, or -1.
     [[nodiscard]] int unitOf(std::string_view id) const;
-    friend bool operator==(const DayCarriers&, const DayCarriers&) = default;
+    BSLATE_COMPILED_ONCE(DayCarriers);
 };
 
 struct DayPlan {
@@ -66,7 +67,7 @@ struct DayPlan {
     DataSize storageShort{0}; ///< what the drives do not hold of it
 
     [[nodiscard]] bool optimal() const { return cards.plan.optimal && power.plan.optimal; }
-    friend bool operator==(const DayPlan&, const DayPlan&) = default;
+    BSLATE_COMPILED_ONCE(DayPlan);
 };
 
 /// A camera waits at most this long for the next take before somebody switches it off, and its

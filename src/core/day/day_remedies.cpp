@@ -312,76 +312,44 @@ private:
     std::string m_camera;
 };
 
+// What is tried against what, in this order.
+struct Cure {
+    std::vector<FindingId> of;
+    std::vector<void (Offers::*)()> ways;
+};
+
+const std::vector<Cure>& cures() {
+    using enum FindingId;
+    static const std::vector<Cure> all = {
+        {{DayCardFull, DayCardFullWhole, DayCardNoneLeft, DayCardTooSmall, DayCardTight,
+          DayChangeInside},
+         {&Offers::relay, &Offers::lendCards, &Offers::otherMode, &Offers::wait,
+          &Offers::lendReader, &Offers::letStop}},
+        {{DayNoCard, DayCardMarginal, DayCardMarginalBuffer, DayRateLowered}, {&Offers::otherMode}},
+        {{DayMirrorSlow, DayMirrorFull},
+         {&Offers::lendCards, &Offers::mirrorOff, &Offers::otherMode}},
+        {{DayCardBackTight}, {&Offers::lendCards, &Offers::lendReader}},
+        {{DayClipLimit, DayClipSplit, DayHeat}, {&Offers::otherMode, &Offers::letStop}},
+        {{DayBatteryEmpty, DayBatteryEmptyWhole, DayBatteryTight, DayBatteryInside},
+         {&Offers::externalPower, &Offers::lendBatteries, &Offers::lendCharger, &Offers::wait,
+          &Offers::letStop}},
+        {{DayPowerNeeded}, {&Offers::externalPower, &Offers::otherMode}},
+        {{DayNoSecondCopy}, {&Offers::lendDrive}},
+        {{DayNoReader, DaySafeLate, DayNeverSafe}, {&Offers::lendReader}},
+        {{DayStorageShort}, {&Offers::largerDrives}}};
+    return all;
+}
+
 } // namespace
 
 void offerRemedies(const Case& now, const Findings& all, Finding& finding, Trials& trials) {
     Offers offers(now, all, finding, trials);
     if (offers.isPast() || offers.full())
         return;
-    switch (finding.id) {
-    case FindingId::DayCardFull:
-    case FindingId::DayCardFullWhole:
-    case FindingId::DayCardNoneLeft:
-    case FindingId::DayCardTooSmall:
-    case FindingId::DayCardTight:
-    case FindingId::DayChangeInside:
-        offers.relay();
-        offers.lendCards();
-        offers.otherMode();
-        offers.wait();
-        offers.lendReader();
-        offers.letStop();
-        break;
-    case FindingId::DayNoCard:
-    case FindingId::DayCardMarginal:
-    case FindingId::DayCardMarginalBuffer:
-    case FindingId::DayRateLowered:
-        offers.otherMode();
-        break;
-    case FindingId::DayMirrorSlow:
-    case FindingId::DayMirrorFull:
-        offers.lendCards();
-        offers.mirrorOff();
-        offers.otherMode();
-        break;
-    case FindingId::DayCardBackTight:
-        offers.lendCards();
-        offers.lendReader();
-        break;
-    case FindingId::DayClipLimit:
-    case FindingId::DayClipSplit:
-    case FindingId::DayHeat:
-        offers.otherMode();
-        offers.letStop();
-        break;
-    case FindingId::DayBatteryEmpty:
-    case FindingId::DayBatteryEmptyWhole:
-    case FindingId::DayBatteryTight:
-    case FindingId::DayBatteryInside:
-        offers.externalPower();
-        offers.lendBatteries();
-        offers.lendCharger();
-        offers.wait();
-        offers.letStop();
-        break;
-    case FindingId::DayPowerNeeded:
-        offers.externalPower();
-        offers.otherMode();
-        break;
-    case FindingId::DayNoSecondCopy:
-        offers.lendDrive();
-        break;
-    case FindingId::DayNoReader:
-    case FindingId::DaySafeLate:
-    case FindingId::DayNeverSafe:
-        offers.lendReader();
-        break;
-    case FindingId::DayStorageShort:
-        offers.largerDrives();
-        break;
-    default:
-        break;
-    }
+    for (const auto& cure : cures())
+        if (std::find(cure.of.begin(), cure.of.end(), finding.id) != cure.of.end())
+            for (const auto way : cure.ways)
+                (offers.*way)();
 }
 
 } // namespace bslate::day

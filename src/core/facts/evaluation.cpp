@@ -4,6 +4,8 @@
 
 namespace bslate {
 
+BSLATE_COMPILED_HERE(Evaluation);
+
 Stops skinTone(PatchRole role) {
     switch (role) {
     case PatchRole::SkinLight:

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/compiled_once.h"
 #include "core/base/result.h"
 #include "core/facts/cadence_facts.h"
 #include "core/facts/cell_state.h"
@@ -90,7 +91,7 @@ struct Evaluation {
     CellState cell; ///< of the setup's mode at its rate
     CadenceFacts cadence;
 
-    friend bool operator==(const Evaluation&, const Evaluation&) = default;
+    BSLATE_COMPILED_ONCE(Evaluation);
 };
 
 /// Headroom that counts as "near clip", stops: common practice, no source.

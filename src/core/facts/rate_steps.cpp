@@ -28,7 +28,7 @@ FrameRate stepRate(const RecordingMode& mode, FrameRate rate, int places) {
     return rates[static_cast<std::size_t>(std::clamp<std::ptrdiff_t>(wanted, 0, last))];
 }
 
-FrameRate rateNear(const SetupContext& context, double perSecond) {
+FrameRate rateNear(const SetupContext& context, Hertz wished) {
     const auto listed = ratesOf(*context.mode);
     if (listed.empty())
         return context.setup->rate;
@@ -38,11 +38,11 @@ FrameRate rateNear(const SetupContext& context, double perSecond) {
             if (const FrameRate whole{Rational(rate, 1)};
                 whole >= off->slowest && whole <= off->fastest)
                 all.push_back(whole);
-    const double wished = context.shoot->brief.rate.toDouble() * context.scene->slowMotion.value();
-    for (const FrameRate drawing : {nearestOf(all, wished), nearestOf(listed, perSecond)})
-        if (std::abs(drawing.toDouble() / perSecond - 1) < kNearRate)
+    const double asked = context.shoot->brief.rate.toDouble() * context.scene->slowMotion.value();
+    for (const FrameRate drawing : {nearestOf(all, asked), nearestOf(listed, wished.value())})
+        if (std::abs(drawing.toDouble() / wished.value() - 1) < kNearRate)
             return drawing;
-    return nearestOf(all, perSecond);
+    return nearestOf(all, wished.value());
 }
 
 } // namespace bslate

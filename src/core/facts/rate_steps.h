@@ -12,10 +12,10 @@ inline constexpr double kNearRate = 0.05;
 /// onto the next one of the list. The rate itself when the mode lists none.
 [[nodiscard]] FrameRate stepRate(const RecordingMode& mode, FrameRate rate, int places);
 
-/// The rate a drag to `perSecond` frames a second means: the one the scene's slow motion asks for
+/// The rate a drag to `wished` frames a second means: the one the scene's slow motion asks for
 /// or a listed one when it comes near (kNearRate), else the nearest that the mode records; whole
-/// rates fill its off-speed range. Precondition: perSecond > 0. The setup's own rate when the mode
+/// rates fill its off-speed range. Precondition: wished > 0. The setup's own rate when the mode
 /// lists none.
-[[nodiscard]] FrameRate rateNear(const SetupContext& context, double perSecond);
+[[nodiscard]] FrameRate rateNear(const SetupContext& context, Hertz wished);
 
 } // namespace bslate

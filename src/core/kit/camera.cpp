@@ -8,6 +8,10 @@
 #include <cmath>
 
 namespace bslate {
+
+BSLATE_COMPILED_HERE(RecordingMode);
+
+BSLATE_COMPILED_HERE(Camera);
 namespace {
 
 template<class List, class Item>

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/compiled_once.h"
 #include "core/cadence/shutter.h"
 #include "core/kit/constraint.h"
 #include "core/kit/profile.h"
@@ -93,7 +94,7 @@ struct RecordingMode {
     std::vector<HeatLimit> heat; ///< rising ambient; empty: no limit known
     std::optional<OffSpeed> offSpeed;
     ExtraKeys extra;
-    friend bool operator==(const RecordingMode&, const RecordingMode&) = default;
+    BSLATE_COMPILED_ONCE(RecordingMode);
 };
 
 /// What the ISO dial does where it differs from the profile's own entry.
@@ -163,7 +164,7 @@ struct Camera {
     std::string fixedLens; ///< id, when the lens cannot be changed
     std::vector<Filter> builtInNd;
     ExtraKeys extra;
-    friend bool operator==(const Camera&, const Camera&) = default;
+    BSLATE_COMPILED_ONCE(Camera);
 };
 
 [[nodiscard]] const RecordingMode* findMode(const Camera& camera, std::string_view id);

@@ -1,6 +1,7 @@
 #include "core/kit/gear.h"
 
 #include "core/kit/edit.h"
+#include "core/kit/profile_edit.h"
 
 #include <algorithm>
 
@@ -25,6 +26,12 @@ void removeGear(Kit& kit, GearKind kind, const std::string& id) {
     withGear(kit, kind, [&](auto& items, const char*) {
         std::erase_if(items, [&](const auto& item) { return item.id == id; });
     });
+    if (kind != GearKind::Camera)
+        return;
+    const auto profiles = kit.profiles;
+    for (const auto& profile : profiles)
+        if (profile.measured && profile.measured->camera == id)
+            kit = withoutProfile(std::move(kit), profile.id);
 }
 
 std::optional<Kit> extracted(const Kit& kit, GearKind kind, const std::string& id) {

@@ -40,6 +40,7 @@ auto withGear(AnyKit& kit, GearKind kind, Visit visit) {
 /// item.
 [[nodiscard]] std::optional<std::string> copyGear(Kit& kit, GearKind kind, const std::string& id,
                                                   const std::string& suffix);
+/// What was measured on a body goes with it.
 void removeGear(Kit& kit, GearKind kind, const std::string& id);
 
 /// A kit of one item with what it names: a camera with its profiles, fixed lens and batteries, a

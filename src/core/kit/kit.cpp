@@ -7,6 +7,8 @@
 
 namespace bslate {
 
+BSLATE_COMPILED_HERE(Kit);
+
 const Camera* findCamera(const Kit& kit, std::string_view id) {
     return findById(kit.cameras, id);
 }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/compiled_once.h"
 #include "core/kit/camera.h"
 #include "core/kit/recipe.h"
 #include "core/media/offload.h"
@@ -52,7 +53,7 @@ struct Kit {
     std::vector<Charger> chargers;
     std::vector<Recipe> recipes;
     ExtraKeys extra;
-    friend bool operator==(const Kit&, const Kit&) = default;
+    BSLATE_COMPILED_ONCE(Kit);
 };
 
 /// The item with this id, or null.

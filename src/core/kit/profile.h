@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/compiled_once.h"
 #include "core/base/extra_keys.h"
 #include "core/light/iso.h"
 #include "core/signal/curve.h"
@@ -45,7 +46,7 @@ struct Profile {
     std::string recipe;             ///< name of the recipe this slot holds; empty: none
     std::optional<Measurement> measured; ///< none: the maker's or a standard's curve
     ExtraKeys extra;
-    friend bool operator==(const Profile&, const Profile&) = default;
+    BSLATE_COMPILED_ONCE(Profile);
 };
 
 /// A curve made to be graded whose codes are spread over a scene wider than a display.

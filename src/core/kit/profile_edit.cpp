@@ -86,6 +86,10 @@ Result<Kit> withProfile(const Kit& kit, Profile profile, const std::vector<std::
 }
 
 Kit withoutProfile(Kit kit, const std::string& wanted) {
+    const auto profiles = kit.profiles;
+    for (const auto& profile : profiles)
+        if (profile.id != wanted && profile.measured && profile.measured->nominal == wanted)
+            kit = withoutProfile(std::move(kit), profile.id);
     std::erase_if(kit.profiles, [&](const Profile& profile) { return profile.id == wanted; });
     for (auto& camera : kit.cameras) {
         std::erase(camera.profiles, wanted);

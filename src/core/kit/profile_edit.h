@@ -14,8 +14,8 @@ namespace bslate {
 [[nodiscard]] Result<Kit> withProfile(const Kit& kit, Profile profile,
                                       const std::vector<std::string>& cameras);
 
-/// `kit` without a profile, and without every mention of it; conditions that name it alone stay,
-/// and checkKit() tells of them.
+/// `kit` without a profile, what was measured in it, and every mention of them; conditions that
+/// name one alone stay, and checkKit() tells of them.
 [[nodiscard]] Kit withoutProfile(Kit kit, const std::string& profile);
 
 /// What a test found, still without the body, profile and base it belongs to.

@@ -7,6 +7,10 @@
 
 namespace bslate {
 
+BSLATE_COMPILED_HERE(ShootDay);
+
+BSLATE_COMPILED_HERE(Take);
+
 const Take* findTake(const ShootDay& day, std::string_view id) {
     return findById(day.takes, id);
 }

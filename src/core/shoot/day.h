@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/compiled_once.h"
 #include "core/base/extra_keys.h"
 #include "core/quantity/quantities.h"
 
@@ -48,7 +49,7 @@ struct Take {
     std::optional<Seconds> ran;      ///< how long it really was
     std::vector<CardPin> cards;      ///< chosen by hand, or used by then
     ExtraKeys extra;
-    friend bool operator==(const Take&, const Take&) = default;
+    BSLATE_COMPILED_ONCE(Take);
 };
 
 /// A card that is out of use from a time on.
@@ -75,7 +76,7 @@ struct ShootDay {
     std::vector<CardFailure> failures;
     std::vector<Acceptance> accepted; ///< findings of the day taken on purpose
     ExtraKeys extra;
-    friend bool operator==(const ShootDay&, const ShootDay&) = default;
+    BSLATE_COMPILED_ONCE(ShootDay);
 };
 
 [[nodiscard]] const Take* findTake(const ShootDay& day, std::string_view id);

@@ -6,6 +6,8 @@
 
 namespace bslate {
 
+BSLATE_COMPILED_HERE(Scene);
+
 const Patch* findPatch(const Scene& scene, std::string_view id) {
     return findById(scene.patches, id);
 }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/compiled_once.h"
 #include "core/base/extra_keys.h"
 #include "core/cadence/pulse.h"
 #include "core/light/described.h"
@@ -117,7 +118,7 @@ struct Scene {
     std::optional<Celsius> ambient;
     std::vector<Patch> patches;
     ExtraKeys extra;
-    friend bool operator==(const Scene&, const Scene&) = default;
+    BSLATE_COMPILED_ONCE(Scene);
 };
 
 [[nodiscard]] const Patch* findPatch(const Scene& scene, std::string_view id);

@@ -4,6 +4,10 @@
 
 namespace bslate {
 
+BSLATE_COMPILED_HERE(Shoot);
+
+BSLATE_COMPILED_HERE(Setup);
+
 const Setup* findSetup(const Shoot& shoot, std::string_view id) {
     return findById(shoot.setups, id);
 }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/compiled_once.h"
 #include "core/kit/kit.h"
 #include "core/light/metering.h"
 #include "core/shoot/brief.h"
@@ -54,7 +55,7 @@ struct Setup {
     int bank = 0; ///< 1-based, 0 for none
     std::vector<Acceptance> accepted;
     ExtraKeys extra;
-    friend bool operator==(const Setup&, const Setup&) = default;
+    BSLATE_COMPILED_ONCE(Setup);
 };
 
 struct Shoot {
@@ -70,7 +71,7 @@ struct Shoot {
     std::vector<Setup> setups;
     std::vector<ShootDay> plan; ///< days that have been planned, by number
     ExtraKeys extra;
-    friend bool operator==(const Shoot&, const Shoot&) = default;
+    BSLATE_COMPILED_ONCE(Shoot);
 };
 
 [[nodiscard]] const Setup* findSetup(const Shoot& shoot, std::string_view id);

@@ -129,8 +129,8 @@ struct Described<Take> {
     static constexpr auto kFields = std::tuple{
         required("id", &Take::id, form::Text{}, "Id"),
         written("name", &Take::name, form::Text{}, "Name"),
-        written("setups", &Take::setups, form::List{form::Text{}}, "Setups",
-                "ids, one a camera, that roll together"),
+        required("setups", &Take::setups, form::List{form::Text{}}, "Setups",
+                 "ids, one a camera, that roll together"),
         required("length", &Take::length, as::kDuration, "Length"),
         spared("at", &Take::at, as::kTimeOfDay, "At", "not before"),
         written("gap_s", &Take::gap, form::Number{0, 86400}, "Gap", "after the take ahead"),

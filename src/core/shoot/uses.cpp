@@ -15,10 +15,17 @@ const Setup* firstSetup(const Shoot& shoot, Uses uses) {
     return found == shoot.setups.end() ? nullptr : &*found;
 }
 
-bool names(const Setup& setup, GearKind kind, std::string_view id) {
+const Measurement* testRecordedIn(const Shoot& shoot, const Setup& setup) {
+    const auto* profile = findProfile(shoot.kit, setup.profile);
+    return profile && profile->measured ? &*profile->measured : nullptr;
+}
+
+bool names(const Shoot& shoot, const Setup& setup, GearKind kind, std::string_view id) {
     switch (kind) {
-    case GearKind::Camera:
-        return setup.camera == id;
+    case GearKind::Camera: {
+        const auto* measured = testRecordedIn(shoot, setup);
+        return setup.camera == id || (measured && measured->camera == id);
+    }
     case GearKind::Lens:
         return setup.lens == id;
     case GearKind::Filter:
@@ -32,7 +39,7 @@ bool names(const Setup& setup, GearKind kind, std::string_view id) {
 
 std::optional<User> userOf(const Shoot& shoot, GearKind kind, std::string_view id) {
     if (const auto* setup =
-            firstSetup(shoot, [&](const Setup& one) { return names(one, kind, id); }))
+            firstSetup(shoot, [&](const Setup& one) { return names(shoot, one, kind, id); }))
         return User{User::Kind::Setup, setup->number};
     for (const auto& camera : shoot.kit.cameras)
         if ((kind == GearKind::Lens && camera.fixedLens == id) ||
@@ -49,7 +56,10 @@ const Setup* setupInScene(const Shoot& shoot, std::string_view scene) {
 }
 
 const Setup* setupInProfile(const Shoot& shoot, std::string_view profile) {
-    return firstSetup(shoot, [&](const Setup& setup) { return setup.profile == profile; });
+    return firstSetup(shoot, [&](const Setup& setup) {
+        const auto* measured = testRecordedIn(shoot, setup);
+        return setup.profile == profile || (measured && measured->nominal == profile);
+    });
 }
 
 } // namespace bslate

@@ -15,10 +15,12 @@ struct User {
     friend bool operator==(const User&, const User&) = default;
 };
 
-/// The first setup, camera or charger that names it; nothing when it may go.
+/// The first setup, camera or charger that names it, or records in what was measured on it; nothing
+/// when it may go.
 [[nodiscard]] std::optional<User> userOf(const Shoot& shoot, GearKind kind, std::string_view id);
 
-/// The first setup in a scene, or recording in a profile; null when there is none.
+/// The first setup in a scene, or recording in a profile or in what was measured in it; null when
+/// there is none.
 [[nodiscard]] const Setup* setupInScene(const Shoot& shoot, std::string_view scene);
 [[nodiscard]] const Setup* setupInProfile(const Shoot& shoot, std::string_view profile);
 

@@ -149,7 +149,7 @@ Json conditionsReference(Json& definitions) {
     }
     definitions["conditions"] = {
         {"type", "object"}, {"properties", properties}, {"additionalProperties", false}};
-    return {{"$ref", "#/definitions/conditions"}};
+    return {{"$ref", "#/$defs/conditions"}};
 }
 
 } // namespace

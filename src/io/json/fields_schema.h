@@ -159,7 +159,7 @@ Json referenceTo(Json& definitions) {
         definitions[name] = std::move(object);
     }
     Json reference = Json::object();
-    reference["$ref"] = "#/definitions/" + name;
+    reference["$ref"] = "#/$defs/" + name;
     return reference;
 }
 

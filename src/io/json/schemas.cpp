@@ -8,7 +8,7 @@
 namespace bslate::io {
 namespace {
 
-constexpr const char* kDraft = "http://json-schema.org/draft-07/schema#";
+constexpr const char* kDraft = "https://json-schema.org/draft/2020-12/schema";
 
 // The object of a document, with the keys that say what it is.
 template<class T>
@@ -28,7 +28,7 @@ Json kitObject(Json& definitions) {
 Json rooted(const char* title, Json object, Json definitions) {
     Json root = {{"$schema", kDraft}, {"title", title}};
     root.update(object);
-    root["definitions"] = std::move(definitions);
+    root["$defs"] = std::move(definitions);
     return root;
 }
 
@@ -119,7 +119,7 @@ void describe(KitOfShootTag, Json& object, const char* key, Json& definitions) {
         definitions["kit"] = std::move(kit);
     }
     object["properties"][key] = {
-        {"oneOf", {{{"type", "string"}, {"maxLength", 4000}}, {{"$ref", "#/definitions/kit"}}}}};
+        {"oneOf", {{{"type", "string"}, {"maxLength", 4000}}, {{"$ref", "#/$defs/kit"}}}}};
 }
 
 } // namespace custom
@@ -140,7 +140,7 @@ std::string keyTables() {
         "[file-format.md](file-format.md) says what they mean together. Quantities are texts as "
         "people type them. \"Refused\": a file without the key is not opened.\n";
     addTable(text, "shoot", shoot);
-    for (const auto& [name, object] : shoot["definitions"].items())
+    for (const auto& [name, object] : shoot["$defs"].items())
         addTable(text, name, object);
     return text;
 }

@@ -6,8 +6,8 @@
 /// write them.
 namespace bslate::io {
 
-/// JSON Schema (draft-07) of `*.bskit.json` and `*.bslate` as they are written; older versions and
-/// other spellings of a quantity are read too.
+/// JSON Schema (draft 2020-12) of `*.bskit.json` and `*.bslate` as they are written; older versions
+/// and other spellings of a quantity are read too.
 [[nodiscard]] std::string kitSchema();
 [[nodiscard]] std::string shootSchema();
 

@@ -13,7 +13,7 @@
 namespace bslate::io {
 
 /// Readers refuse larger files before reading them; a shoot of 2 000 setups is about 2 MB.
-inline constexpr std::uintmax_t kLargestDocument = 64u * 1024u * 1024u;
+inline constexpr std::uintmax_t kLargestDocument = std::uintmax_t{64} * 1024 * 1024;
 
 /// The whole regular file as bytes. Fails with FileUnreadable (missing, a folder, a pipe or a
 /// device, no permission) or FileTooLarge; the error names the file. Never waits for a writer.

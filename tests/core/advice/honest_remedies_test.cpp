@@ -21,7 +21,7 @@ Shoot anyShoot(unsigned seed) {
     Shoot shoot = sample::shoot();
     Setup& setup = shoot.setups[0];
     setup.iris = TStop(std::exp2(1 + unit(random) * 3.4));
-    setup.rating = nearestRating(200 * std::exp2(unit(random) * 5));
+    setup.rating = nearestRating(ExposureIndex(200 * std::exp2(unit(random) * 5)));
     setup.profile = seed % 3 == 0 ? "recorded" : "index";
     setup.payer = static_cast<Payer>(seed % 5);
     setup.school = static_cast<School>(seed / 5 % 5);

@@ -108,7 +108,7 @@ TEST(Levers, StepsFollowTheEngravedScales) {
     EXPECT_EQ(stepRating(ExposureIndex(800), 1), ExposureIndex(1000));
     EXPECT_EQ(stepRating(ExposureIndex(800), -3), ExposureIndex(400));
     EXPECT_EQ(stepRating(ExposureIndex(25), -5), ExposureIndex(25));
-    EXPECT_EQ(nearestRating(790), ExposureIndex(800));
+    EXPECT_EQ(nearestRating(ExposureIndex(790)), ExposureIndex(800));
 }
 
 TEST(Levers, NextStackWalksThroughAllLosses) {
@@ -130,9 +130,9 @@ TEST(Levers, NextStackWalksThroughAllLosses) {
 }
 
 TEST(Levers, TheIrisThatPaysStaysOnItsLens) {
-    EXPECT_EQ(irisWithin(TStop(2.9), TStop(22), 1.0), TStop(2.9)) << "T2.8 is off the lens";
-    EXPECT_EQ(irisWithin(TStop(2.9), TStop(15), 64), TStop(15));
-    EXPECT_EQ(irisWithin(TStop(2), TStop(22), 4.01), TStop(4));
+    EXPECT_EQ(irisWithin(TStop(2.9), TStop(22), TStop(1)), TStop(2.9)) << "T2.8 is off the lens";
+    EXPECT_EQ(irisWithin(TStop(2.9), TStop(15), TStop(64)), TStop(15));
+    EXPECT_EQ(irisWithin(TStop(2), TStop(22), TStop(4.01)), TStop(4));
     Shoot shoot = sample::shoot();
     shoot.kit.lenses[0].widest = TStop(2.9);
     auto& setup = shoot.setups[0];

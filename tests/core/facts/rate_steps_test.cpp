@@ -30,7 +30,7 @@ TEST(RateSteps, ADragIsDrawnByTheListAndByTheSlowMotionWanted) {
     setup.mode = "lean";
     auto near = [&](double perSecond) {
         const auto context = resolve(bench.shoot, setup);
-        return context ? rateNear(*context, perSecond) : FrameRate{};
+        return context ? rateNear(*context, Hertz(perSecond)) : FrameRate{};
     };
     EXPECT_EQ(near(24.6), sample::fps(24)) << "within a twentieth of a listed one";
     EXPECT_EQ(near(40.2), sample::fps(40)) << "off-speed rates are whole";

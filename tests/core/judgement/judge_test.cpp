@@ -52,7 +52,7 @@ TEST(Judge, RemediesCureWhatTheyAreOfferedFor) {
     for (int round = 0; round < 400; ++round) {
         Changed now;
         now.setup.iris = TStop(std::exp2(1 + unit(random) * 3.5));
-        now.setup.rating = nearestRating(200 * std::exp2(unit(random) * 5));
+        now.setup.rating = nearestRating(ExposureIndex(200 * std::exp2(unit(random) * 5)));
         now.setup.profile = round % 3 == 0 ? "recorded" : "index";
         now.setup.payer = static_cast<Payer>(round % 5);
         now.setup.school = static_cast<School>(round % 5);
@@ -227,7 +227,7 @@ TEST(Wording, EverySentenceIsWholeAndFilled) {
     std::set<std::string> seen;
     for (int round = 0; round < 300; ++round) {
         Changed now;
-        now.setup.rating = nearestRating(100 * std::exp2(unit(random) * 9));
+        now.setup.rating = nearestRating(ExposureIndex(100 * std::exp2(unit(random) * 9)));
         now.setup.iris = TStop(std::exp2(unit(random) * 5));
         now.setup.lens.clear();
         now.setup.shutter = ShutterAngle(20 + unit(random) * 340);

@@ -26,6 +26,85 @@ TEST(MergedKits, KeepWhatIsEqualAndRenameWhatClashes) {
     EXPECT_TRUE(checkKit(both).ok());
 }
 
+// Everything by which one thing of a kit can name another follows when an id is taken.
+TEST(MergedKits, WhateverNamesARenamedThingFollows) {
+    Kit kit = sample::shoot().kit;
+    kit.batteries = {{"small", "Small", WattHours(16), 0.9, 1, 2, {}}};
+    kit.chargers = {{"charger", "Charger", 2, Watts(45), {"small"}, 1, {}}};
+    Profile test = kit.profiles[0];
+    test.id = "test";
+    test.measured = Measurement{};
+    test.measured->camera = "angles";
+    test.measured->nominal = "index";
+    kit.profiles.push_back(test);
+    auto& camera = kit.cameras[0];
+    camera.profiles = {"index", "test"};
+    camera.fixedLens = "lens";
+    camera.batteries = {"small"};
+    camera.isoRules = {{"index", "", IsoBehaviour::Note, {}, {}, {}}};
+    camera.constraints = {{"rule",
+                           {{SettingKey::Profile, {SettingValue(std::string("index"))}, {}, {}}},
+                           ConstraintKind::Excludes,
+                           {{SettingKey::Proxy, {SettingValue(std::string("on"))}, {}, {}}},
+                           "no proxy in it",
+                           {}}};
+    ASSERT_TRUE(checkKit(kit).ok());
+    Kit other = kit; // the same ids, and everything is another thing
+    other.profiles[0].minimum = ExposureIndex(320);
+    other.lenses[0].widest = TStop(1.3);
+    other.batteries[0].energy = WattHours(20);
+    other.chargers[0].bays = 4;
+    other.profiles.back().measured->shift = Stops(0.1);
+    other.cameras[0].name = "another";
+    const Kit both = merged(kit, other);
+    const auto sound = checkKit(both);
+    EXPECT_TRUE(sound.ok()) << message(sound.error());
+    const auto* came = findCamera(both, "angles-2");
+    ASSERT_TRUE(came);
+    EXPECT_EQ(came->profiles, (std::vector<std::string>{"index-2", "test-2"}));
+    EXPECT_EQ(came->fixedLens, "lens-2");
+    EXPECT_EQ(came->batteries, std::vector<std::string>{"small-2"});
+    EXPECT_EQ(came->isoRules[0].profile, "index-2");
+    EXPECT_EQ(came->constraints[0].when[0].oneOf,
+              std::vector<SettingValue>{std::string("index-2")});
+    const auto* measured = findProfile(both, "test-2");
+    ASSERT_TRUE(measured && measured->measured);
+    EXPECT_EQ(measured->measured->camera, "angles-2");
+    EXPECT_EQ(measured->measured->nominal, "index-2");
+    ASSERT_EQ(both.chargers.size(), 2u);
+    EXPECT_EQ(both.chargers[1].batteries, std::vector<std::string>{"small-2"});
+    // Once more brings nothing new.
+    EXPECT_EQ(merged(both, kit), both);
+}
+
+TEST(ExtractedKit, BringsWhatRulesAndModesName) {
+    Kit kit = sample::shoot().kit;
+    auto& camera = kit.cameras[0];
+    camera.profiles = {"index"};
+    camera.modes[0].profiles = {"recorded"};
+    camera.isoRules = {{"note", "", IsoBehaviour::Note, {}, {}, {}}};
+    EXPECT_EQ(extracted(kit, "angles")->profiles.size(), 3u);
+    camera.modes[0].profiles.clear();
+    camera.isoRules.clear();
+    EXPECT_EQ(extracted(kit, "angles")->profiles.size(), 1u);
+    camera.constraints = {{"rule",
+                           {{SettingKey::Profile, {SettingValue(std::string("note"))}, {}, {}}},
+                           ConstraintKind::Requires,
+                           {{SettingKey::Power, {SettingValue(std::string("external"))}, {}, {}}},
+                           "it draws much",
+                           {}}};
+    EXPECT_EQ(extracted(kit, "angles")->profiles.size(), 2u);
+    // A test of another body stays with that body.
+    Profile test = kit.profiles[0];
+    test.id = "test";
+    test.measured = Measurement{};
+    test.measured->camera = "times";
+    test.measured->nominal = "index";
+    kit.profiles.push_back(test);
+    camera.profiles.push_back("test");
+    EXPECT_EQ(findProfile(*extracted(kit, "angles"), "test"), nullptr);
+}
+
 TEST(ExtractedKit, IsOneCameraWithWhatItNames) {
     Kit kit = sample::shoot().kit;
     kit.cameras[0].profiles = {"index"};

@@ -283,11 +283,22 @@ void BriefView::addPatch() {
             patchRow->focusName();
 }
 
+void BriefView::beginScene() {
+    if (!m_entry->editing().isEmpty())
+        m_entry->startNew();
+    m_entry->setFocus();
+}
+
+// Where nothing is yet, there is one thing to type.
+void BriefView::focusInEvent(QFocusEvent* event) {
+    StepView::focusInEvent(event);
+    if (m_actions.document().shoot().scenes.empty())
+        beginScene();
+}
+
 void BriefView::keyPressEvent(QKeyEvent* event) {
-    if (event->key() == Qt::Key_Insert && scene()) {
-        addPatch();
-        return;
-    }
+    if (event->key() == Qt::Key_Insert)
+        return scene() ? addPatch() : beginScene();
     QWidget::keyPressEvent(event);
 }
 

@@ -27,6 +27,8 @@ class BriefView : public StepView {
 
 public:
     BriefView(Actions& actions, const Style& style, QWidget* parent = nullptr);
+    /// Puts the cursor where a scene is typed; what stands there already stays.
+    void beginScene();
 
     [[nodiscard]] std::span<const KeyLine> keys() const override;
 
@@ -36,6 +38,7 @@ public:
 protected:
     void paintEvent(QPaintEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
     void showEvent(QShowEvent* event) override;
 
 private:

@@ -19,7 +19,7 @@ QuantityEdit::Check checkWith(auto parse) {
     };
 }
 
-std::optional<QString> nameCheck(const QString& text) {
+std::optional<QString> patchNameCheck(const QString& text) {
     return text.trimmed().isEmpty()
                ? std::optional(QObject::tr("A patch needs a name, such as Skin or Window."))
                : std::nullopt;
@@ -38,7 +38,7 @@ PatchRow::PatchRow(QWidget* parent)
     , m_reflectance(new QuantityEdit(checkWith(parseReflectance)))
     , m_duplicate(new QPushButton(tr("Copy")))
     , m_delete(new QPushButton(tr("Delete"))) {
-    auto* name = new QuantityEdit(nameCheck);
+    auto* name = new QuantityEdit(patchNameCheck);
     m_name = name;
     for (int i = 0; i <= static_cast<int>(PatchRole::Spare); ++i)
         m_role->addItem(toQt(nameOf(static_cast<PatchRole>(i), translator())));

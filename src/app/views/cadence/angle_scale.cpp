@@ -1,5 +1,7 @@
 #include "app/views/cadence/angle_scale.h"
 
+#include "app/views/cadence/row_head.h"
+
 #include "app/document/text.h"
 #include "app/style/marks.h"
 #include "app/widgets/label_rows.h"
@@ -15,7 +17,6 @@
 namespace bslate::app {
 namespace {
 
-constexpr double kHead = 74;
 constexpr double kLabels = 20;    // above the plot
 constexpr double kTicks = 30;     // below it
 constexpr double kTopStops = 0.6; // pulsing that fills the plot
@@ -49,7 +50,7 @@ void AngleScale::clear() {
 }
 
 QRectF AngleScale::plot() const {
-    return QRectF(kHead, kLabels, width() - kHead - 16, height() - kLabels - kTicks);
+    return QRectF(kRowHead, kLabels, width() - kRowHead - 16, height() - kLabels - kTicks);
 }
 
 double AngleScale::x(ShutterAngle angle) const {
@@ -134,10 +135,10 @@ void AngleScale::paintAxis(QPainter& painter) const {
     painter.setPen(QPen(t.ink, 1.2 * t.stroke, Qt::DashLine));
     painter.drawLine(QPointF(x(m_shown->aim), area.top()), QPointF(x(m_shown->aim), area.bottom()));
     painter.setPen(t.muted);
-    painter.drawText(QRectF(0, area.top() - 2, kHead - 6, 18), Qt::AlignLeft, tr("Angle"));
+    painter.drawText(QRectF(0, area.top() - 2, kRowHead - 6, 18), Qt::AlignLeft, tr("Angle"));
     const double step = m_shown->dial.angleStep;
     const QString dial = step > 0 ? tr("by %1\u00b0").arg(step) : tr("listed times");
-    painter.drawText(QRectF(0, area.top() + 14, kHead - 6, 18), Qt::AlignLeft, dial);
+    painter.drawText(QRectF(0, area.top() + 14, kRowHead - 6, 18), Qt::AlignLeft, dial);
 }
 
 void AngleScale::paintEvent(QPaintEvent*) {

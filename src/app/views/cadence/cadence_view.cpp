@@ -28,11 +28,6 @@ namespace {
 
 constexpr WidthsPerSecond kAssumedSpeed{0.25}; // the frame in four seconds, where nothing is told
 
-template<class Parsed>
-std::optional<QString> problemOf(const Parsed& parsed) {
-    return parsed ? std::nullopt : std::optional(messageOf(parsed.error()));
-}
-
 // What the second row of the strip shows: a way out while it pulses, half the frame while it is
 // still and something else is set.
 std::optional<Shutter> compared(const SetupContext& context, const Evaluation& at) {
@@ -352,7 +347,7 @@ FrameRate CadenceView::nearestRate(double perSecond) const {
         setup ? resolve(m_actions.document().shoot(), *setup) : Result<SetupContext>(Error{});
     if (!context)
         return {};
-    return rateNear(*context, perSecond);
+    return rateNear(*context, Hertz(perSecond));
 }
 
 void CadenceView::nextSafe() {

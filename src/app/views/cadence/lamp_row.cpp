@@ -1,5 +1,7 @@
 #include "app/views/cadence/lamp_row.h"
 
+#include "app/views/cadence/row_head.h"
+
 #include "app/document/text.h"
 #include "app/views/cadence/lamp_block.h"
 #include "core/shoot/lamps.h"
@@ -14,7 +16,6 @@
 namespace bslate::app {
 namespace {
 
-constexpr int kHead = 74;
 constexpr double kSlowest = 1, kFastest = 1e6; // hertz, as parseHertz takes
 
 } // namespace
@@ -27,7 +28,7 @@ LampRow::LampRow(Actions& actions, const Style& style, QWidget* parent)
     , m_add(new QPushButton(tr("+ lamp (L)")))
     , m_new(new QuantityEdit(&LampRow::problemWith)) {
     setObjectName(QStringLiteral("lamp-row"));
-    m_row->setContentsMargins(kHead, 0, 0, 0);
+    m_row->setContentsMargins(kRowHead, 0, 0, 0);
     m_row->setSpacing(8);
     m_new->setObjectName(QStringLiteral("new-lamp"));
     m_new->setAccessibleName(tr("New lamp"));
@@ -161,7 +162,7 @@ void LampRow::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setFont(Style::font(TextRole::Secondary));
     painter.setPen(m_style.colours().muted);
-    painter.drawText(QRect(0, 4, kHead - 6, 18), Qt::AlignLeft, tr("Lamps"));
+    painter.drawText(QRect(0, 4, kRowHead - 6, 18), Qt::AlignLeft, tr("Lamps"));
 }
 
 } // namespace bslate::app

@@ -1,5 +1,7 @@
 #include "app/views/cadence/motion_picture.h"
 
+#include "app/views/cadence/row_head.h"
+
 #include "app/document/text.h"
 #include "app/style/marks.h"
 #include "app/widgets/painted_access.h"
@@ -15,7 +17,6 @@
 namespace bslate::app {
 namespace {
 
-constexpr int kHead = 74;
 constexpr int kWords = 18;          // the line under the frame
 constexpr double kBarWidth = 0.024; // of the frame
 constexpr int kStillBars = 9;       // about this many frames are drawn at once
@@ -103,7 +104,7 @@ void MotionPicture::mousePressEvent(QMouseEvent*) {
 }
 
 QRectF MotionPicture::frameArea() const {
-    return QRectF(kHead, 0, width() - kHead, height() - kWords);
+    return QRectF(kRowHead, 0, width() - kRowHead, height() - kWords);
 }
 
 double MotionPicture::brightness(std::int64_t n) const {
@@ -196,12 +197,12 @@ void MotionPicture::paintWords(QPainter& painter) const {
     const auto& t = m_style.colours();
     painter.setFont(Style::font(TextRole::Secondary));
     painter.setPen(t.muted);
-    painter.drawText(QRect(0, 4, kHead - 6, 18), Qt::AlignLeft, tr("Motion"));
+    painter.drawText(QRect(0, 4, kRowHead - 6, 18), Qt::AlignLeft, tr("Motion"));
     const QString speed = toQt(print(m_shown->speed));
-    painter.drawText(QRect(0, 20, kHead - 6, 18), Qt::AlignLeft, speed);
+    painter.drawText(QRect(0, 20, kRowHead - 6, 18), Qt::AlignLeft, speed);
     if (m_shown->assumedSpeed)
-        painter.drawText(QRect(0, 36, kHead - 6, 18), Qt::AlignLeft, tr("assumed"));
-    const QRectF line(kHead, height() - kWords + 2, width() - kHead, kWords - 2);
+        painter.drawText(QRect(0, 36, kRowHead - 6, 18), Qt::AlignLeft, tr("assumed"));
+    const QRectF line(kRowHead, height() - kWords + 2, width() - kRowHead, kWords - 2);
     QString how = tr("drawn still; Space plays it");
     if (m_state == State::Playing) {
         const double refresh = screen() ? screen()->refreshRate() : 60.0;

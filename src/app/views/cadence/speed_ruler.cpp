@@ -1,5 +1,7 @@
 #include "app/views/cadence/speed_ruler.h"
 
+#include "app/views/cadence/row_head.h"
+
 #include "app/document/text.h"
 #include "app/style/marks.h"
 #include "app/widgets/painted_access.h"
@@ -16,7 +18,6 @@
 namespace bslate::app {
 namespace {
 
-constexpr int kHead = 74;
 constexpr Seconds kAction{2};
 constexpr double kLongest = 10; // seconds that fit without squeezing the scale
 
@@ -61,14 +62,14 @@ double SpeedRuler::pixelsPerSecond() const {
     if (m_dragging)
         return m_scale;
     const double lasts = onScreen(kAction, *m_capture, m_base).value();
-    return (width() - kHead - 12) / std::max(kLongest, lasts);
+    return (width() - kRowHead - 12) / std::max(kLongest, lasts);
 }
 
 QPoint SpeedRuler::handle() const {
     if (!m_capture)
         return {};
     const double lasts = onScreen(kAction, *m_capture, m_base).value();
-    return QPointF(kHead + std::min(lasts * pixelsPerSecond(), width() - kHead - 8.0), 23)
+    return QPointF(kRowHead + std::min(lasts * pixelsPerSecond(), width() - kRowHead - 8.0), 23)
         .toPoint();
 }
 
@@ -79,19 +80,20 @@ void SpeedRuler::paintEvent(QPaintEvent*) {
     const auto& t = m_style.colours();
     painter.setFont(Style::font(TextRole::Secondary));
     painter.setPen(t.muted);
-    painter.drawText(QRect(0, 0, kHead - 6, 14), Qt::AlignLeft, tr("Life"));
-    painter.drawText(QRect(0, 15, kHead - 6, 16), Qt::AlignLeft, tr("On screen"));
+    painter.drawText(QRect(0, 0, kRowHead - 6, 14), Qt::AlignLeft, tr("Life"));
+    painter.drawText(QRect(0, 15, kRowHead - 6, 16), Qt::AlignLeft, tr("On screen"));
     const double scale = pixelsPerSecond();
-    drawBlock(painter, QRectF(kHead, 3, kAction.value() * scale, 9), t.sky, {}, 0);
-    drawBlock(painter, QRectF(kHead, 18, handle().x() - kHead, 9), t.marigold, {}, 0);
+    drawBlock(painter, QRectF(kRowHead, 3, kAction.value() * scale, 9), t.sky, {}, 0);
+    drawBlock(painter, QRectF(kRowHead, 18, handle().x() - kRowHead, 9), t.marigold, {}, 0);
     painter.setPen(QPen(t.panel, 1));
-    for (double second = 1; kHead + second * scale < handle().x(); second += 1)
-        painter.drawLine(QPointF(kHead + second * scale, 18), QPointF(kHead + second * scale, 27));
+    for (double second = 1; kRowHead + second * scale < handle().x(); second += 1)
+        painter.drawLine(QPointF(kRowHead + second * scale, 18),
+                         QPointF(kRowHead + second * scale, 27));
     painter.setRenderHint(QPainter::Antialiasing);
     drawDiamond(painter, handle(), 6, t.marigold, t.ground);
     painter.setPen(t.ink);
-    painter.drawText(QRectF(kHead, 31, width() - kHead, 16), Qt::AlignLeft | Qt::AlignVCenter,
-                     elided(words(), painter.font(), width() - kHead));
+    painter.drawText(QRectF(kRowHead, 31, width() - kRowHead, 16), Qt::AlignLeft | Qt::AlignVCenter,
+                     elided(words(), painter.font(), width() - kRowHead));
 }
 
 void SpeedRuler::mousePressEvent(QMouseEvent* event) {
@@ -106,7 +108,7 @@ void SpeedRuler::mousePressEvent(QMouseEvent* event) {
 void SpeedRuler::mouseMoveEvent(QMouseEvent* event) {
     if (!m_dragging)
         return;
-    const double lasts = std::max(0.02, (event->position().x() - kHead) / m_scale);
+    const double lasts = std::max(0.02, (event->position().x() - kRowHead) / m_scale);
     emit rateDragged(lasts / kAction.value() * m_base.toDouble());
 }
 

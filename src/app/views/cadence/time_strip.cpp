@@ -1,5 +1,7 @@
 #include "app/views/cadence/time_strip.h"
 
+#include "app/views/cadence/row_head.h"
+
 #include "app/document/text.h"
 #include "app/style/marks.h"
 #include "app/widgets/painted_access.h"
@@ -16,9 +18,8 @@ namespace bslate::app {
 namespace {
 
 constexpr int kFrames = 4;
-constexpr double kHead = 74; // the row's name, left of the picture
-constexpr double kBar = 9;   // the open shutter
-constexpr double kGrip = 10; // how near the pointer must come to the bar's end
+constexpr double kShutterBar = 9; // the open shutter
+constexpr double kGrip = 10;      // how near the pointer must come to the bar's end
 
 QString signedStops(Stops stops) {
     return QString::asprintf("%+.3f", stops.value() == 0 ? 0.0 : stops.value());
@@ -85,7 +86,7 @@ QRectF TimeStrip::rowArea(int index) const {
     const int rows = m_other ? 2 : 1;
     const double gap = 8;
     const double height = std::min((this->height() - gap * (rows - 1)) / rows, 250.0);
-    return {kHead, index * (height + gap), width() - kHead, height};
+    return {kRowHead, index * (height + gap), width() - kRowHead, height};
 }
 
 double TimeStrip::secondsPerPixel(const QRectF& area) const {
@@ -97,7 +98,7 @@ QPoint TimeStrip::handle() const {
         return {};
     const QRectF area = rowArea(0);
     return QPointF(area.left() + m_now->exposure.value() / secondsPerPixel(area),
-                   area.bottom() - kBar / 2 - 3)
+                   area.bottom() - kShutterBar / 2 - 3)
         .toPoint();
 }
 
@@ -172,7 +173,7 @@ void TimeStrip::paintRow(QPainter& painter, const QRectF& area, const Row& row,
     const auto& t = m_style.colours();
     painter.setRenderHint(QPainter::Antialiasing, false);
     drawBlock(painter, area, t.deep, {}, 0);
-    const QRectF plot = area.adjusted(0, 22, 0, -kBar - 8);
+    const QRectF plot = area.adjusted(0, 22, 0, -kShutterBar - 8);
     painter.setRenderHint(QPainter::Antialiasing);
     paintLight(painter, plot, row);
     const double frame = area.width() / kFrames;
@@ -185,9 +186,10 @@ void TimeStrip::paintRow(QPainter& painter, const QRectF& area, const Row& row,
             painter.setPen(QPen(t.line, 1));
             painter.drawLine(QPointF(left, area.top()), QPointF(left, area.bottom()));
         }
-        const QRectF whole(left + 1, area.bottom() - kBar - 3, frame - 3, kBar);
+        const QRectF whole(left + 1, area.bottom() - kShutterBar - 3, frame - 3, kShutterBar);
         drawBlock(painter, whole, t.raised, {}, 0);
-        drawBlock(painter, QRectF(whole.left(), whole.top(), std::min(open, frame - 3), kBar),
+        drawBlock(painter,
+                  QRectF(whole.left(), whole.top(), std::min(open, frame - 3), kShutterBar),
                   compared ? t.lilac : t.marigold, {}, 0);
         painter.setPen(t.ink);
         painter.drawText(QRectF(left + 10, area.top() + 4, frame - 14, 18),
@@ -196,17 +198,17 @@ void TimeStrip::paintRow(QPainter& painter, const QRectF& area, const Row& row,
     }
     painter.setFont(Style::font(TextRole::Title));
     painter.setPen(compared ? t.lilac : t.ink);
-    painter.drawText(QRectF(0, area.top() + 2, kHead - 6, 20), Qt::AlignLeft, row.name);
+    painter.drawText(QRectF(0, area.top() + 2, kRowHead - 6, 20), Qt::AlignLeft, row.name);
     painter.setFont(Style::font(TextRole::Secondary));
     painter.setPen(row.still ? t.sea : t.coral);
-    painter.drawText(QRectF(0, area.top() + 22, kHead - 6, 18), Qt::AlignLeft,
+    painter.drawText(QRectF(0, area.top() + 22, kRowHead - 6, 18), Qt::AlignLeft,
                      m_lights.empty() ? QString()
                      : row.still      ? tr("steady")
                                       : tr("pulses"));
     painter.setPen(t.muted);
     const QString length =
         tr("%1 frames\n%2 ms").arg(kFrames).arg(std::lround(kFrames / m_rate.toDouble() * 1000));
-    painter.drawText(QRectF(0, area.top() + 40, kHead - 6, area.height() - 40),
+    painter.drawText(QRectF(0, area.top() + 40, kRowHead - 6, area.height() - 40),
                      Qt::AlignLeft | Qt::AlignTop, compared ? tr("instead") : length);
 }
 

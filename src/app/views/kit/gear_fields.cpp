@@ -14,12 +14,13 @@
 namespace bslate::app {
 namespace {
 
-QString tr(const char* text) {
+QString inFields(const char* text) {
     return QCoreApplication::translate("GearFields", text);
 }
 
 std::optional<QString> named(const QString& text) {
-    return text.trimmed().isEmpty() ? std::optional(tr("A name people know it by.")) : std::nullopt;
+    return text.trimmed().isEmpty() ? std::optional(inFields("A name people know it by."))
+                                    : std::nullopt;
 }
 
 Result<int> parseWhole(std::string_view text, int low, int high, const std::string& what) {
@@ -194,17 +195,17 @@ std::vector<GearField> filterFields(const Filter& filter) {
     b.name(filter);
     b.field<NdLabel>("loss", print(filter.label), parseNdLabel,
                      [](Filter& f, NdLabel label) { f.label = label; });
-    b.fields.push_back({tr("%1 (yes or no)").arg(fieldLabel<Filter>("ir_cut")),
-                        filter.irCut ? tr("yes") : tr("no"),
+    b.fields.push_back({inFields("%1 (yes or no)").arg(fieldLabel<Filter>("ir_cut")),
+                        filter.irCut ? inFields("yes") : inFields("no"),
                         [](const QString& text) -> std::optional<QString> {
                             const QString word = text.trimmed().toLower();
-                            return word == tr("yes") || word == tr("no")
+                            return word == inFields("yes") || word == inFields("no")
                                        ? std::nullopt
-                                       : std::optional(tr("yes or no"));
+                                       : std::optional(inFields("yes or no"));
                         },
                         [id = filter.id](Kit& kit, const QString& text) {
                             findById(kit.filters, id)->irCut =
-                                text.trimmed().toLower() == tr("yes");
+                                text.trimmed().toLower() == inFields("yes");
                         }});
     return std::move(b.fields);
 }

@@ -17,7 +17,7 @@
 namespace bslate::app {
 namespace {
 
-constexpr double kRowHeight = 16;
+constexpr double kLabelHeight = 16;
 
 void drawText(QPainter& painter, const QRectF& box, int flags, const QColor& colour,
               const QFont& font, const QString& text) {
@@ -114,8 +114,9 @@ void LightCanvas::drawGrid(QPainter& painter, const Geometry& g) const {
              Qt::AlignLeft | Qt::AlignVCenter, t.muted, small, tr("%1-bit").arg(m_at->depth.bits));
     const auto title = bold(TextRole::Secondary);
     const auto heading = [&](double y, const QString& text, const QString& sub) {
-        drawText(painter, QRectF(0, y, kRowHeight * 5.5, 16), Qt::AlignLeft, t.muted, title, text);
-        drawText(painter, QRectF(0, y + 16, kRowHeight * 5.5, 32), Qt::AlignLeft, t.muted, small,
+        drawText(painter, QRectF(0, y, kLabelHeight * 5.5, 16), Qt::AlignLeft, t.muted, title,
+                 text);
+        drawText(painter, QRectF(0, y + 16, kLabelHeight * 5.5, 32), Qt::AlignLeft, t.muted, small,
                  sub);
     };
     heading(g.sceneLine - 16, tr("SCENE"), tr("stops from\nmid-grey"));
@@ -149,7 +150,7 @@ void LightCanvas::drawScene(QPainter& painter, const Geometry& g) const {
                           std::clamp(g.axis.x(patch.viewed), g.axis.left, g.axis.right),
                           {},
                           {}});
-    staggerLabels(labels, font, g.axis.left - 40, width() - 4.0, g.sceneLine - 12, kRowHeight, 3);
+    staggerLabels(labels, font, g.axis.left - 40, width() - 4.0, g.sceneLine - 12, kLabelHeight, 3);
     for (std::size_t i = 0; i < labels.size(); ++i) {
         if (labels[i].box.isEmpty())
             continue;

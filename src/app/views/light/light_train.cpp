@@ -32,11 +32,6 @@ Result<Stops> ndTotal(const QString& text) {
     return none ? Stops(0) : parseNdTotal(fromQt(text));
 }
 
-template<class T>
-std::optional<QString> problemOf(const Result<T>& result) {
-    return result ? std::nullopt : std::optional(messageOf(result.error()));
-}
-
 } // namespace
 
 LightTrain::LightTrain(Actions& actions, const Style& style, QWidget* parent)

@@ -106,7 +106,10 @@ LutDialog::LutDialog(Shoot shoot, Setup setup, QWidget* parent)
         if (const QString path = m_ask(false); !path.isEmpty())
             this->check(path);
     });
-    connect(m_look, &QComboBox::currentIndexChanged, this, &LutDialog::fill);
+    connect(m_look, &QComboBox::currentIndexChanged, this, [this] {
+        m_written.clear(); // it was another LUT
+        fill();
+    });
     fill();
 }
 
@@ -161,6 +164,7 @@ void LutDialog::write() {
     if (!path.endsWith(suffix, Qt::CaseInsensitive))
         path += suffix;
     emit writeRequested(path, format(), look());
+    m_written = path;
     if (suffix == QStringLiteral(".cube") || suffix == QStringLiteral(".clf"))
         check(path);
 }
@@ -204,6 +208,11 @@ void LutDialog::showCheck(const QString& path, const RatingLut& lut, const io::C
     m_verdict->setText(
         worst <= kSame
             ? tr("%1 agrees to %2 % of the signal.").arg(name).arg(100 * worst, 0, 'f', 2)
+        : path == m_written
+            ? tr("%1 is this LUT, off by up to %2 % of the signal between its points: a finer cube "
+                 "follows it closer.")
+                  .arg(name)
+                  .arg(100 * worst, 0, 'f', 1)
             : tr("%1 differs by up to %2 % of the signal: another setup, rating or "
                  "look.")
                   .arg(name)

@@ -48,6 +48,7 @@ private:
     QTableWidget* m_table;
     QLabel* m_verdict;
     QString m_checked; ///< path of the file last checked
+    QString m_written; ///< path of the file this LUT was last written to
     std::function<QString(bool)> m_ask;
     BackgroundJob m_reading;
 };

@@ -19,23 +19,11 @@
 namespace bslate::app {
 namespace {
 
-QuantityEdit* field(const char* name, const QString& spoken, QuantityEdit::Check check) {
-    auto* edit = new QuantityEdit(std::move(check));
-    edit->setObjectName(QString::fromLatin1(name));
-    edit->setAccessibleName(spoken);
-    return edit;
-}
-
 QLabel* secondary(const QString& text = {}) {
     auto* label = new QLabel(text);
     label->setFont(Style::font(TextRole::Secondary));
     label->setForegroundRole(QPalette::PlaceholderText);
     return label;
-}
-
-template<class Parsed>
-std::optional<QString> problemOf(const Parsed& parsed) {
-    return parsed ? std::nullopt : std::optional(messageOf(parsed.error()));
 }
 
 } // namespace
@@ -54,26 +42,30 @@ MediaView::MediaView(DayActions& actions, const Style& style, QWidget* parent)
              "PgUp PgDn day   P pack")))
     , m_fill(new QPushButton(tr("Fill from the scenes (S)")))
     , m_pack(new QPushButton(tr("Pack list\u2026 (P)")))
-    , m_begins(field("day-begins", tr("Day begins"),
-                     [](const QString& text) { return problemOf(parseTimeOfDay(fromQt(text))); }))
-    , m_safeBy(field("day-safe-by", tr("Everything copied by"),
-                     [](const QString& text) -> std::optional<QString> {
-                         return text.trimmed().isEmpty() ? std::nullopt
-                                                         : problemOf(parseTimeOfDay(fromQt(text)));
-                     }))
-    , m_copies(field("day-copies", tr("Checked copies wanted"),
-                     [](const QString& text) -> std::optional<QString> {
-                         bool whole = false;
-                         const int copies = text.trimmed().toInt(&whole);
-                         return whole && copies >= 1 && copies <= 4
-                                    ? std::nullopt
-                                    : std::optional(tr("Copies of every card, from 1 to 4."));
-                     }))
-    , m_finished(field("day-finished", tr("Length that is delivered"),
-                       [](const QString& text) -> std::optional<QString> {
-                           return text.trimmed().isEmpty() ? std::nullopt
-                                                           : problemOf(parseDuration(fromQt(text)));
-                       }))
+    , m_begins(quantityField(
+          "day-begins", tr("Day begins"),
+          [](const QString& text) { return problemOf(parseTimeOfDay(fromQt(text))); }))
+    , m_safeBy(quantityField("day-safe-by", tr("Everything copied by"),
+                             [](const QString& text) -> std::optional<QString> {
+                                 return text.trimmed().isEmpty()
+                                            ? std::nullopt
+                                            : problemOf(parseTimeOfDay(fromQt(text)));
+                             }))
+    , m_copies(quantityField("day-copies", tr("Checked copies wanted"),
+                             [](const QString& text) -> std::optional<QString> {
+                                 bool whole = false;
+                                 const int copies = text.trimmed().toInt(&whole);
+                                 return whole && copies >= 1 && copies <= 4
+                                            ? std::nullopt
+                                            : std::optional(
+                                                  tr("Copies of every card, from 1 to 4."));
+                             }))
+    , m_finished(quantityField("day-finished", tr("Length that is delivered"),
+                               [](const QString& text) -> std::optional<QString> {
+                                   return text.trimmed().isEmpty()
+                                              ? std::nullopt
+                                              : problemOf(parseDuration(fromQt(text)));
+                               }))
     , m_fields(new TakeFields(actions))
     , m_timeline(new DayTimeline(style)) {
     setObjectName(QStringLiteral("media-view"));

@@ -5,13 +5,14 @@
 namespace bslate::app {
 namespace {
 
-QString tr(const char* text) {
+QString onCard(const char* text) {
     return QCoreApplication::translate("PackCard", text);
 }
 
 QString headingOf(PackKind kind) {
-    const QString names[] = {tr("Cameras"),   tr("Lenses"),  tr("Filters"), tr("Cards"),
-                             tr("Batteries"), tr("Readers"), tr("Drives"),  tr("Chargers")};
+    const QString names[] = {onCard("Cameras"), onCard("Lenses"),    onCard("Filters"),
+                             onCard("Cards"),   onCard("Batteries"), onCard("Readers"),
+                             onCard("Drives"),  onCard("Chargers")};
     return names[static_cast<int>(kind)];
 }
 
@@ -19,20 +20,20 @@ QString headingOf(PackKind kind) {
 
 Card packCardOf(const Shoot& shoot, const PackList& list) {
     Card card;
-    card.heading = fromQt(tr("To pack: %1").arg(toQt(shoot.title)));
-    card.place = fromQt(tr("For %1 planned days. Tick off before leaving.").arg(list.days));
+    card.heading = fromQt(onCard("To pack: %1").arg(toQt(shoot.title)));
+    card.place = fromQt(onCard("For %1 planned days. Tick off before leaving.").arg(list.days));
     std::optional<PackKind> kind;
     for (const auto& row : list.rows) {
         if (kind != row.kind)
             card.lists.push_back({fromQt(headingOf(row.kind)), {}, true});
         kind = row.kind;
         const QString missing =
-            row.needed > row.owned ? tr("  %1 missing").arg(row.needed - row.owned) : QString();
+            row.needed > row.owned ? onCard("  %1 missing").arg(row.needed - row.owned) : QString();
         card.lists.back().lines.push_back(padded("[ ] " + std::to_string(row.needed), 8) +
                                           padded(row.name, 26) +
-                                          fromQt(tr("of %1").arg(row.owned) + missing));
+                                          fromQt(onCard("of %1").arg(row.owned) + missing));
     }
-    CardList labels{fromQt(tr("Labels for the cards")), {}, true};
+    CardList labels{fromQt(onCard("Labels for the cards")), {}, true};
     for (const auto& label : list.labels) {
         labels.lines.push_back(padded(label.label, 6) + label.name);
         for (const auto& where : label.where)
@@ -40,11 +41,12 @@ Card packCardOf(const Shoot& shoot, const PackList& list) {
     }
     if (!labels.lines.empty())
         card.lists.push_back(std::move(labels));
-    card.safety = {fromQt(tr("Lithium cells: no swollen or dropped ones; charge on a surface that "
-                             "does not burn, never unattended; contacts covered in the bag."))};
+    card.safety = {
+        fromQt(onCard("Lithium cells: no swollen or dropped ones; charge on a surface that "
+                      "does not burn, never unattended; contacts covered in the bag."))};
     for (const auto& name : list.overAirLimit)
         card.safety.push_back(
-            fromQt(tr("%1: over 100 Wh, ask the airline before flying.").arg(toQt(name))));
+            fromQt(onCard("%1: over 100 Wh, ask the airline before flying.").arg(toQt(name))));
     return card;
 }
 

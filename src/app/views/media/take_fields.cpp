@@ -9,43 +9,31 @@
 #include <QLabel>
 
 namespace bslate::app {
-namespace {
-
-QuantityEdit* field(const char* name, const QString& spoken, QuantityEdit::Check check) {
-    auto* edit = new QuantityEdit(std::move(check));
-    edit->setObjectName(QString::fromLatin1(name));
-    edit->setAccessibleName(spoken);
-    return edit;
-}
-
-template<class Parsed>
-std::optional<QString> problemOf(const Parsed& parsed) {
-    return parsed ? std::nullopt : std::optional(messageOf(parsed.error()));
-}
-
-} // namespace
 
 TakeFields::TakeFields(DayActions& actions, QWidget* parent)
     : QWidget(parent)
     , m_actions(actions)
-    , m_line(field("take-line", tr("Take"),
-                   [this](const QString& text) {
-                       return problemOf(parseTakeLine(m_actions.document().shoot(), fromQt(text)));
-                   }))
-    , m_really(field("take-really", tr("Really ran"),
-                     [](const QString& text) -> std::optional<QString> {
-                         return text.trimmed().isEmpty() ? std::nullopt
-                                                         : problemOf(parseHappened(fromQt(text)));
-                     }))
-    , m_card(field("take-card", tr("Card"), [this](const QString& text) -> std::optional<QString> {
-        if (text.trimmed().isEmpty() || unitNamed(text) >= 0)
-            return std::nullopt;
-        QStringList known;
-        for (const auto& label : m_actions.planner().plan().cards.unitLabels)
-            known << toQt(label);
-        return tr("No card is called %1; there are %2.")
-            .arg(text.trimmed(), known.mid(0, 24).join(QStringLiteral(", ")));
-    })) {
+    , m_line(quantityField("take-line", tr("Take"),
+                           [this](const QString& text) {
+                               return problemOf(
+                                   parseTakeLine(m_actions.document().shoot(), fromQt(text)));
+                           }))
+    , m_really(quantityField("take-really", tr("Really ran"),
+                             [](const QString& text) -> std::optional<QString> {
+                                 return text.trimmed().isEmpty()
+                                            ? std::nullopt
+                                            : problemOf(parseHappened(fromQt(text)));
+                             }))
+    , m_card(quantityField(
+          "take-card", tr("Card"), [this](const QString& text) -> std::optional<QString> {
+              if (text.trimmed().isEmpty() || unitNamed(text) >= 0)
+                  return std::nullopt;
+              QStringList known;
+              for (const auto& label : m_actions.planner().plan().cards.unitLabels)
+                  known << toQt(label);
+              return tr("No card is called %1; there are %2.")
+                  .arg(text.trimmed(), known.mid(0, 24).join(QStringLiteral(", ")));
+          })) {
     setObjectName(QStringLiteral("take-fields"));
     layOut();
     for (auto* edit : {m_line, m_really, m_card}) {

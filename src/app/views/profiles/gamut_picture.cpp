@@ -21,7 +21,7 @@ constexpr std::array<Chromaticity, 33> kSpectrum = {
      {0.692, 0.308}, {0.708, 0.292}, {0.719, 0.281}, {0.726, 0.274}, {0.730, 0.270}, {0.732, 0.268},
      {0.733, 0.267}, {0.734, 0.266}, {0.735, 0.265}}};
 
-constexpr double kLeft = -0.02, kRight = 0.66, kLow = -0.03, kHigh = 0.62;
+constexpr double kXFrom = -0.02, kXTo = 0.66, kYFrom = -0.03, kYTo = 0.62;
 
 } // namespace
 
@@ -45,8 +45,8 @@ void GamutPicture::show(std::optional<Shown> first, std::optional<Shown> second)
 
 QPointF GamutPicture::place(Chromaticity chromaticity) const {
     const auto at = uniform(chromaticity);
-    const double scale = std::min(width() / (kRight - kLeft), (height() - 34) / (kHigh - kLow));
-    return {(at.u - kLeft) * scale, height() - 34 - (at.v - kLow) * scale};
+    const double scale = std::min(width() / (kXTo - kXFrom), (height() - 34) / (kYTo - kYFrom));
+    return {(at.u - kXFrom) * scale, height() - 34 - (at.v - kYFrom) * scale};
 }
 
 QPolygonF GamutPicture::triangle(const Gamut& gamut) const {

@@ -63,15 +63,7 @@ void RecipeSheet::addField(const QString& label, const char* name, double low, d
     m_fields.push_back({edit, std::move(part), scale, decimals});
 }
 
-void RecipeSheet::build() {
-    m_recipe->setObjectName(QStringLiteral("recipe"));
-    m_recipe->setAccessibleName(tr("Recipe"));
-    m_other->setObjectName(QStringLiteral("recipe-other"));
-    m_other->setAccessibleName(tr("Compared with"));
-    m_slot->setObjectName(QStringLiteral("recipe-slot"));
-    m_slot->setAccessibleName(tr("Profile"));
-    m_told->setObjectName(QStringLiteral("recipe-told"));
-    m_told->setWordWrap(true);
+void RecipeSheet::addFields() {
     // By how much each changes the picture: the ends of the curve, then its colour.
     addField(
         tr("Shoulder from, %"), "recipe-knee-point", 50, 109, 1,
@@ -102,16 +94,9 @@ void RecipeSheet::build() {
     for (std::size_t i = 0; i < 6; ++i)
         addField(hues[i], "recipe-depth", -1, 1, 2,
                  [i](Look& look) -> double& { return look.colour.depth[i]; });
+}
 
-    auto* top = new QHBoxLayout;
-    top->addWidget(m_recipe, 1);
-    top->addWidget(new QLabel(tr("compared with")));
-    top->addWidget(m_other, 1);
-    auto* numbers = new QHBoxLayout;
-    numbers->addLayout(m_left);
-    numbers->addSpacing(24);
-    numbers->addLayout(m_right);
-    numbers->addStretch(1);
+QLayout* RecipeSheet::profileRow() {
     auto* slot = new QHBoxLayout;
     slot->addWidget(new QLabel(tr("Profile")));
     slot->addWidget(m_slot, 1);
@@ -131,12 +116,35 @@ void RecipeSheet::build() {
     button(tr("&Put the recipe in"), "recipe-put",
            [this] { m_actions.putRecipe(chosen(), m_slot->currentData().toString()); });
     button(tr("&Delete the recipe"), "recipe-delete", [this] { m_actions.removeRecipe(chosen()); });
+    return slot;
+}
+
+void RecipeSheet::build() {
+    m_recipe->setObjectName(QStringLiteral("recipe"));
+    m_recipe->setAccessibleName(tr("Recipe"));
+    m_other->setObjectName(QStringLiteral("recipe-other"));
+    m_other->setAccessibleName(tr("Compared with"));
+    m_slot->setObjectName(QStringLiteral("recipe-slot"));
+    m_slot->setAccessibleName(tr("Profile"));
+    m_told->setObjectName(QStringLiteral("recipe-told"));
+    m_told->setWordWrap(true);
+    addFields();
+
+    auto* top = new QHBoxLayout;
+    top->addWidget(m_recipe, 1);
+    top->addWidget(new QLabel(tr("compared with")));
+    top->addWidget(m_other, 1);
+    auto* numbers = new QHBoxLayout;
+    numbers->addLayout(m_left);
+    numbers->addSpacing(24);
+    numbers->addLayout(m_right);
+    numbers->addStretch(1);
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close);
     auto* column = new QVBoxLayout(this);
     column->addLayout(top);
     column->addLayout(numbers);
     column->addWidget(m_picture, 1);
-    column->addLayout(slot);
+    column->addLayout(profileRow());
     column->addWidget(m_told);
     column->addWidget(buttons);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);

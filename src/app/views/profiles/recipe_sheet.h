@@ -10,6 +10,7 @@
 class QComboBox;
 class QFormLayout;
 class QLabel;
+class QLayout;
 
 namespace bslate::app {
 
@@ -30,6 +31,8 @@ public:
 
 private:
     void build();
+    void addFields();
+    [[nodiscard]] QLayout* profileRow();
     void addField(const QString& label, const char* name, double low, double high, int decimals,
                   std::function<double&(Look&)> part, double scale = 1.0);
     void fill();

@@ -36,7 +36,7 @@ std::optional<Remedy> reratingRemedy(const Case& now, Stops less) {
     const bool wouldPay = setup.payer == Payer::Nd || setup.payer == Payer::Iris;
     if (now.at.iso == IsoBehaviour::Recorded || !wouldPay)
         return std::nullopt;
-    auto rating = nearestRating(setup.rating.value() * ratio(less));
+    auto rating = nearestRating(ExposureIndex(setup.rating.value() * ratio(less)));
     if (stopsBetween(rating, setup.rating) < less)
         rating = stepRating(rating, 1);
     auto turned = turn(*now.context.shoot, setup, TurnRating{rating});

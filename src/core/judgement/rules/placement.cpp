@@ -117,7 +117,7 @@ std::optional<Edit> movedTo(const Case& now, School school) {
     // Rated without a rating yet means the usual one stop; the exposure follows below.
     if (school == School::Rated && std::abs(now.at.gain.value()) < 0.05 &&
         now.at.iso == IsoBehaviour::Index)
-        edit.setup->rating = nearestRating(now.at.base.value() / 2.0);
+        edit.setup->rating = nearestRating(ExposureIndex(now.at.base.value() / 2.0));
     edit.setup->school = school;
     if (edit.setup->rating < now.context.iso.minimum)
         return std::nullopt;
