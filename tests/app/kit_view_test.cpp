@@ -22,9 +22,12 @@ protected:
     void SetUp() override { window->showView("kit"); }
     const bslate::Kit& kit() { return window->document().shoot().kit; }
     void click(const char* name) {
-        QTest::mouseClick(
-            window->view<KitView>().findChild<QPushButton*>(QString::fromLatin1(name)),
-            Qt::LeftButton);
+        const auto wanted = QString::fromLatin1(name);
+        if (auto* button = window->view<KitView>().findChild<QPushButton*>(wanted))
+            return QTest::mouseClick(button, Qt::LeftButton);
+        auto* entry = window->view<KitView>().findChild<QAction*>(wanted);
+        ASSERT_TRUE(entry) << name;
+        entry->trigger();
     }
     QLineEdit* field(int index) {
         return window->view<KitView>().findChild<QLineEdit*>(

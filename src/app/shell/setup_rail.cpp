@@ -142,7 +142,7 @@ void SetupRail::paintEvent(QPaintEvent*) {
     if (setups.empty()) {
         painter.setPen(m_style.colours().muted);
         painter.drawText(rect(), Qt::AlignVCenter | Qt::AlignLeft,
-                         tr("  No setups: Ctrl+Shift+N adds the first one"));
+                         tr("  No setups yet"));
     }
 }
 

@@ -47,9 +47,9 @@ BriefView::BriefView(Actions& actions, const Style& style, QWidget* parent)
     , m_entry(new SceneEntry(style))
     , m_days(new DaysBand(style))
     , m_picture(new ScenePicture(actions, style))
-    , m_empty(new QLabel(tr("A scene is a place with its light. Type one as a line above, for "
-                            "example: 1A harbour ext dawn 108lx talk 6min. The meter's reading, or "
-                            "a word such as overcast, becomes its light."))) {
+    , m_empty(
+          new QLabel(tr("For example: 1A harbour ext dawn 108lx talk 6min. The meter's reading, "
+                        "or a word such as overcast, becomes its light."))) {
     setObjectName(QStringLiteral("brief-view"));
     setFocusPolicy(Qt::StrongFocus);
     auto* column = new QVBoxLayout(this);
@@ -60,6 +60,7 @@ BriefView::BriefView(Actions& actions, const Style& style, QWidget* parent)
     column->addWidget(buildDays(), 1);
     column->addWidget(buildScenePage(), 2);
     m_empty->setWordWrap(true);
+    m_empty->setAlignment(Qt::AlignLeft | Qt::AlignTop);
     m_empty->setForegroundRole(QPalette::PlaceholderText);
     column->addWidget(m_empty, 4);
     connect(&actions.document(), &ShootDocument::changed, this, &BriefView::refresh);

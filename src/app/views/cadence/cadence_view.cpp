@@ -216,7 +216,7 @@ void CadenceView::refresh() {
 void CadenceView::showNothing() {
     m_subtitle->setText(m_actions.document().setup()
                             ? tr("This setup cannot be worked out: the verdict says why.")
-                            : tr("Add a setup with Ctrl+Shift+N"));
+                            : tr("no setup yet"));
     m_strip->clear();
     m_scale->clear();
     m_motion->clear();

@@ -2,8 +2,10 @@
 
 #include "app/document/text.h"
 #include "app/style/marks.h"
+#include "app/views/kit/body_picture.h"
 #include "app/views/kit/camera_sheet.h"
 #include "app/views/kit/gear_fields.h"
+#include "app/views/kit/modes_picture.h"
 #include "app/views/kit/sensor_picture.h"
 #include "app/widgets/save_path.h"
 #include "core/quantity/print.h"
@@ -12,6 +14,7 @@
 #include <QFormLayout>
 #include <QKeyEvent>
 #include <QLabel>
+#include <QMenu>
 #include <QPainter>
 #include <QPushButton>
 #include <QTreeWidget>
@@ -30,20 +33,13 @@ QString groupName(GearKind kind) {
 
 QString summaryOf(const Camera& camera) {
     QStringList parts;
-    QStringList bases, cardSlots;
+    QStringList bases;
     for (const auto& base : camera.bases)
         bases << toQt(print(base.iso));
-    for (const auto& slot : camera.cardSlots)
-        cardSlots << QStringLiteral("%1 (%2)").arg(toQt(slot.name), toQt(slot.bus));
     parts << KitView::tr("base ISO %1").arg(bases.join(QStringLiteral(" / ")))
-          << KitView::tr("%1 recording modes").arg(camera.modes.size())
-          << cardSlots.join(QStringLiteral(", "));
+          << KitView::tr("%1 recording modes").arg(camera.modes.size());
     if (camera.draw.value() > 0)
         parts << toQt(print(camera.draw));
-    parts << KitView::tr("%1 banks").arg(camera.banks.internal);
-    if (camera.banks.onCard > 0)
-        parts << KitView::tr("%1 more on the card, lost when it is formatted")
-                     .arg(camera.banks.onCard);
     QStringList rules;
     for (const auto& constraint : camera.constraints)
         rules << toQt(constraint.reason);
@@ -63,6 +59,9 @@ KitView::KitView(KitActions& actions, const Style& style, QWidget* parent)
     , m_title(new QLabel)
     , m_summary(new QLabel)
     , m_picture(new SensorPicture(style))
+    , m_body(new BodyPicture(style))
+    , m_modes(new ModesPicture(style))
+    , m_pictures(new QWidget)
     , m_describe(new QPushButton(tr("Describe\u2026 (Return)"))) {
     setObjectName(QStringLiteral("kit-view"));
     setFocusPolicy(Qt::StrongFocus);
@@ -99,27 +98,7 @@ QWidget* KitView::buildList() {
     m_list->setIndentation(12);
     m_list->setRootIsDecorated(false);
     column->addWidget(m_list, 1);
-    const auto button = [&](const QString& text, const char* name, auto act) {
-        auto* made = new QPushButton(text);
-        made->setObjectName(QString::fromLatin1(name));
-        connect(made, &QPushButton::clicked, this, act);
-        column->addWidget(made);
-    };
-    button(tr("Add (Insert)"), "gear-add", [this] { add(); });
-    button(tr("Duplicate"), "gear-duplicate", [this] { duplicate(); });
-    button(tr("Delete"), "gear-delete", [this] { removeChosen(); });
-    button(tr("Import\u2026"), "gear-import", [this] {
-        if (const QString path = m_ask(false); !path.isEmpty())
-            m_actions.importFile(path);
-    });
-    button(tr("Export\u2026"), "gear-export", [this] {
-        if (const QString path = m_ask(true); !path.isEmpty())
-            m_actions.exportFile(path, m_kind, m_id);
-    });
-    button(tr("Export the whole kit\u2026"), "kit-export", [this] {
-        if (const QString path = m_ask(true); !path.isEmpty())
-            m_actions.exportFile(path, m_kind, {});
-    });
+    column->addLayout(buildButtons());
     connect(m_list, &QTreeWidget::currentItemChanged, this, [this](QTreeWidgetItem* item) {
         if (!item)
             return;
@@ -128,6 +107,41 @@ QWidget* KitView::buildList() {
         showChosen();
     });
     return side;
+}
+
+// The two that begin something, and a menu for what follows.
+QLayout* KitView::buildButtons() {
+    auto* row = new QHBoxLayout;
+    const auto button = [&](const QString& text, const char* name) {
+        auto* made = new QPushButton(text);
+        made->setObjectName(QString::fromLatin1(name));
+        row->addWidget(made);
+        return made;
+    };
+    connect(button(tr("Add"), "gear-add"), &QPushButton::clicked, this, &KitView::add);
+    connect(button(tr("Import\u2026"), "gear-import"), &QPushButton::clicked, this, [this] {
+        if (const QString path = m_ask(false); !path.isEmpty())
+            m_actions.importFile(path);
+    });
+    auto* more = button(tr("More"), "gear-more");
+    auto* menu = new QMenu(more);
+    more->setMenu(menu);
+    const auto entry = [&](const QString& text, const char* name, auto act) {
+        auto* made = menu->addAction(text);
+        made->setObjectName(QString::fromLatin1(name));
+        connect(made, &QAction::triggered, this, act);
+    };
+    entry(tr("D&uplicate this"), "gear-duplicate", [this] { duplicate(); });
+    entry(tr("&Delete this"), "gear-delete", [this] { removeChosen(); });
+    entry(tr("&Export this\u2026"), "gear-export", [this] {
+        if (const QString path = m_ask(true); !path.isEmpty())
+            m_actions.exportFile(path, m_kind, m_id);
+    });
+    entry(tr("Export the &whole kit\u2026"), "kit-export", [this] {
+        if (const QString path = m_ask(true); !path.isEmpty())
+            m_actions.exportFile(path, m_kind, {});
+    });
+    return row;
 }
 
 QWidget* KitView::buildPage() {
@@ -144,7 +158,17 @@ QWidget* KitView::buildPage() {
     head->addWidget(m_describe);
     column->addLayout(head);
     column->addWidget(m_summary);
-    column->addWidget(m_picture, 1);
+    m_picture->showModes(false);
+    auto* body = new QHBoxLayout;
+    body->setSpacing(20);
+    body->addWidget(m_picture, 1);
+    body->addWidget(m_body, 1);
+    auto* pictures = new QVBoxLayout(m_pictures);
+    pictures->setContentsMargins(0, 8, 0, 0);
+    pictures->setSpacing(12);
+    pictures->addLayout(body, 2);
+    pictures->addWidget(m_modes, 3);
+    column->addWidget(m_pictures, 1);
     m_formHost = new QWidget;
     m_form = new QFormLayout(m_formHost);
     m_form->setContentsMargins(0, 8, 0, 0);
@@ -207,7 +231,7 @@ void KitView::showChosen() {
     const auto& shoot = m_actions.document().shoot();
     const auto* camera = m_kind == GearKind::Camera ? findCamera(shoot.kit, fromQt(m_id)) : nullptr;
     m_describe->setVisible(camera);
-    m_picture->setVisible(camera);
+    m_pictures->setVisible(camera);
     m_summary->setVisible(true);
     QString name = groupName(m_kind);
     for (const auto& [id, text] : itemsOf(shoot.kit, m_kind))
@@ -226,6 +250,8 @@ void KitView::showChosen() {
         if (lens && lens->shortest.value() > 0)
             focal = setup->focal.value() > 0 ? setup->focal : lens->shortest;
         m_picture->show(*camera, lens ? toQt(lens->name) : QString(), focal);
+        m_body->show(*camera, shoot.snrFloor);
+        m_modes->show(*camera, focal);
     }
     showFields();
 }

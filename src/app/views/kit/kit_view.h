@@ -6,11 +6,14 @@
 
 class QFormLayout;
 class QLabel;
+class QLayout;
 class QPushButton;
 class QTreeWidget;
 
 namespace bslate::app {
 
+class BodyPicture;
+class ModesPicture;
 class SensorPicture;
 
 /// The Kit step: what the user owns, by kind; the chosen camera's sensor drawn to scale, the fields
@@ -41,6 +44,7 @@ protected:
 private:
     QWidget* buildList();
     QWidget* buildPage();
+    [[nodiscard]] QLayout* buildButtons();
     void fillList();
     void showChosen();
     void showFields();
@@ -57,6 +61,9 @@ private:
     QLabel* m_title;
     QLabel* m_summary;
     SensorPicture* m_picture;
+    BodyPicture* m_body;
+    ModesPicture* m_modes;
+    QWidget* m_pictures; ///< all of a camera
     QPushButton* m_describe;
     QWidget* m_formHost = nullptr;
     QFormLayout* m_form = nullptr;

@@ -52,9 +52,10 @@ void SensorPicture::paintAreas(QPainter& painter, const QRectF& place) const {
         width = std::max(width, area.width.value());
         height = std::max(height, area.height.value());
     }
-    const double scale = std::min(place.width() / width, (place.height() - 22) / height);
+    const double scale = std::min(place.width() / width, (place.height() - 44) / height);
     QRectF frame(0, 0, width * scale, height * scale);
-    frame.moveTopLeft(QPointF(place.center().x() - frame.width() / 2, place.top() + 4));
+    frame.moveTopLeft(QPointF(m_modesBeside ? place.center().x() - frame.width() / 2 : place.left(),
+                              place.top() + 20));
     drawBlock(painter, frame, t.deep, t.line, 1);
     for (std::size_t i = 0; i < m_camera.areas.size(); ++i) {
         const auto& area = m_camera.areas[i];
@@ -67,8 +68,11 @@ void SensorPicture::paintAreas(QPainter& painter, const QRectF& place) const {
         const QString text = QStringLiteral("%1  %2 \u00d7 %3")
                                  .arg(toQt(area.name), toQt(fixedText(area.width.value(), 1)),
                                       toQt(fixedText(area.height.value(), 1)));
-        painter.drawText(box.adjusted(6, 4, -6, -4), Qt::AlignLeft | Qt::AlignTop,
-                         elided(text, painter.font(), box.width() - 12));
+        // The whole sensor's stands above it: inside, the next area's edge would cross it.
+        const QRectF label = i == 0 ? QRectF(box.left(), box.top() - 20, box.width(), 18)
+                                    : box.adjusted(6, 4, -6, -4);
+        painter.drawText(label, Qt::AlignLeft | Qt::AlignTop,
+                         elided(text, painter.font(), label.width()));
     }
     painter.setPen(t.muted);
     const QString caption =
@@ -115,6 +119,8 @@ void SensorPicture::paintEvent(QPaintEvent*) {
     if (m_camera.areas.empty())
         return;
     const QRectF area = rect();
+    if (!m_modesBeside)
+        return paintAreas(painter, area);
     const double left = area.width() * 0.52;
     paintAreas(painter, QRectF(area.left(), area.top(), left - 12, area.height()));
     paintModes(painter, QRectF(area.left() + left, area.top(), area.width() - left, area.height()));

@@ -17,11 +17,15 @@ class SensorPicture : public QWidget {
 public:
     explicit SensorPicture(const Style& style, QWidget* parent = nullptr);
 
+    /// Without the list of modes the areas have all of the place.
+    void showModes(bool beside) { m_modesBeside = beside; }
     /// `focal` is that of the lens at hand; none leaves the angles out.
     void show(const Camera& camera, const QString& lens, std::optional<Millimetres> focal);
 
     QSize sizeHint() const override { return {560, 300}; }
-    QSize minimumSizeHint() const override { return {360, 220}; }
+    QSize minimumSizeHint() const override {
+        return m_modesBeside ? QSize(360, 220) : QSize(200, 150);
+    }
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -34,6 +38,7 @@ private:
     Camera m_camera;
     QString m_lens;
     std::optional<Millimetres> m_focal;
+    bool m_modesBeside = true;
 };
 
 } // namespace bslate::app

@@ -78,11 +78,10 @@ void LightCanvas::drawBackdrop(QPainter& painter, const Geometry& g) {
 
 void LightCanvas::drawEmpty(QPainter& painter) const {
     const auto& t = m_style.colours();
-    const bool none = !m_actions.document().setup();
-    const QString text = none ? tr("No setup yet.\nCtrl+Shift+N adds one; the Brief step "
-                                   "(Ctrl+1) holds the scenes and their readings.")
-                              : tr("This setup cannot be worked out; the verdict says what is "
-                                   "missing. Ctrl+E opens its sheet.");
+    if (!m_actions.document().setup())
+        return; // the window says what comes first
+    const QString text = tr("This setup cannot be worked out; the verdict says what is missing. "
+                            "Ctrl+E opens its sheet.");
     drawText(painter, QRectF(rect()).adjusted(40, 40, -40, -40), Qt::AlignCenter | Qt::TextWordWrap,
              t.muted, Style::font(TextRole::Body), text);
 }

@@ -163,7 +163,7 @@ QString LightView::subtitle() const {
     const auto* setup = document.setup();
     const auto* scene = document.scene();
     if (!setup || !scene)
-        return tr("Add a setup with Ctrl+Shift+N");
+        return tr("no setup yet");
     const auto* camera = findCamera(document.shoot().kit, setup->camera);
     const auto* profile = findProfile(document.shoot().kit, setup->profile);
     return tr("Day %1 \u00b7 %2 \u00b7 %3 \u00b7 %4 p")

@@ -172,8 +172,7 @@ void RecordView::refresh() {
     if (!context) {
         m_lattice = {};
         m_canvas->show(nullptr, nullptr, {}, {}, false);
-        m_subtitle->setText(setup ? messageOf(context.error())
-                                  : tr("Add a setup with Ctrl+Shift+N"));
+        m_subtitle->setText(setup ? messageOf(context.error()) : tr("no setup yet"));
         m_detail->showNothing(setup ? tr("Choose camera, profile and recording with Ctrl+E.")
                                     : QString());
         m_optics->show(std::nullopt, std::nullopt);
