@@ -4,9 +4,7 @@
 
 #include <QElapsedTimer>
 #include <QObject>
-#include <QThreadPool>
 
-#include <atomic>
 #include <functional>
 #include <memory>
 #include <optional>
@@ -21,20 +19,20 @@ namespace bslate::app {
 class BackgroundJob : public QObject {
     Q_OBJECT
 
-    struct State {
-        std::atomic<bool> begun = false;
-        std::atomic<bool> stopped = false;
-        std::atomic<double> done = 0;
-    };
+    struct State;
+    class Thread;
 
 public:
+    /// What is to be done with the result, back on this object's thread.
+    using Then = std::function<void()>;
+
     /// The work's side; may be copied.
     class Control {
     public:
         explicit Control(std::shared_ptr<State> state)
             : m_state(std::move(state)) {}
-        [[nodiscard]] bool goesOn() const { return !m_state->stopped; }
-        void report(double share) const { m_state->done = share; } ///< in [0, 1]
+        [[nodiscard]] bool goesOn() const;
+        void report(double share) const; ///< in [0, 1]
         [[nodiscard]] KeepGoing keepGoing() const {
             return [control = *this](double done) {
                 control.report(done);
@@ -45,8 +43,6 @@ public:
     private:
         std::shared_ptr<State> m_state;
     };
-    /// What is to be done with the result, back on this object's thread.
-    using Then = std::function<void()>;
 
     explicit BackgroundJob(QObject* parent = nullptr);
     ~BackgroundJob() override;
@@ -68,12 +64,13 @@ signals:
     void progressed(); ///< ten times a second while it runs, and at its end
 
 private:
-    void finish(const std::shared_ptr<State>& state, const Then& then);
+    /// Posted by the thread when the work has ended, perhaps that of an earlier one.
+    Q_INVOKABLE void finish();
 
     std::shared_ptr<State> m_state; ///< null when none runs
     QElapsedTimer m_since;
     QTimer* m_ticker;
-    QThreadPool m_thread; ///< the last member: ends before the others go
+    std::unique_ptr<Thread> m_thread; ///< the last member: ends before the others go
 };
 
 } // namespace bslate::app
