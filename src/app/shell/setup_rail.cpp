@@ -141,8 +141,7 @@ void SetupRail::paintEvent(QPaintEvent*) {
     }
     if (setups.empty()) {
         painter.setPen(m_style.colours().muted);
-        painter.drawText(rect(), Qt::AlignVCenter | Qt::AlignLeft,
-                         tr("  No setups yet"));
+        painter.drawText(rect(), Qt::AlignVCenter | Qt::AlignLeft, tr("  No setups yet"));
     }
 }
 
