@@ -52,8 +52,7 @@ int placesIn(std::string_view text) {
 bool isKey(std::string_view key) {
     return !key.empty() && key.front() != '-' && key.back() != '-' &&
            key.find("--") == std::string_view::npos &&
-           key.find_first_not_of("abcdefghijklmnopqrstuvwxyz0123456789-") ==
-               std::string_view::npos;
+           key.find_first_not_of("abcdefghijklmnopqrstuvwxyz0123456789-") == std::string_view::npos;
 }
 
 TEST(RemedyWords, EveryOneHasAKeyOfItsOwnAndAWholeTitle) {
