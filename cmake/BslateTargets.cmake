@@ -30,6 +30,12 @@ macro(bslate_global_settings)
     endif()
 endmacro()
 
+# bslate_beside(TARGET PROGRAM): the target runs the program, so linking it makes sure of it. As a
+# dependency of the target itself it would have to be there before the first source is compiled.
+function(bslate_beside target program)
+    set_property(TARGET ${target} APPEND PROPERTY LINK_DEPENDS $<TARGET_FILE:${program}>)
+endfunction()
+
 # Warnings are errors on our own code.
 function(bslate_warnings target)
     target_compile_options(${target} PRIVATE -Wall -Wextra -Wpedantic -Wconversion

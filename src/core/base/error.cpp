@@ -1,6 +1,17 @@
 #include "core/base/error.h"
 
+#include <utility>
+
 namespace bslate {
+
+BSLATE_COMPILED_HERE(Error);
+
+Error::Error(ErrorCode why, std::string in, std::string at, std::string found, std::string wanted)
+    : code(why)
+    , file(std::move(in))
+    , place(std::move(at))
+    , got(std::move(found))
+    , expected(std::move(wanted)) {}
 
 std::string shortened(std::string_view text, std::size_t most) {
     if (text.size() <= most)

@@ -1,5 +1,7 @@
 #pragma once
 
+#include "core/base/compiled_once.h"
+
 #include <string>
 #include <string_view>
 
@@ -35,7 +37,9 @@ struct Error {
     std::string got;      ///< what was found there, shortened; may be empty
     std::string expected; ///< what would have been accepted
 
-    friend bool operator==(const Error&, const Error&) = default;
+    Error(ErrorCode why, std::string in = {}, std::string at = {}, std::string found = {},
+          std::string wanted = {});
+    BSLATE_COMPILED_ONCE(Error);
 };
 
 /// The beginning of a text for a message, at most `most` bytes and never ending inside a character

@@ -17,36 +17,44 @@ std::string plain(double number) {
 
 } // namespace
 
-PlacedFault unfit(const form::Text& text, const std::string& value) {
+void Search::text(const form::Text& text, const std::string& value) {
     if (value.size() > text.longest)
-        return {
+        m_fault = PlacedFault{
             {}, shortened(value), "a text of at most " + std::to_string(text.longest) + " bytes"};
-    return {{}, {}, text.mustSay, ErrorCode::EmptyText};
+    else if (text.mustSay && value.empty())
+        m_fault = PlacedFault{{}, {}, text.mustSay, ErrorCode::EmptyText};
 }
 
-PlacedFault outside(double low, double high, double value) {
-    return {{}, plain(value), "a number from " + plain(low) + " to " + plain(high)};
+void Search::number(double low, double high, double value) {
+    if (!(value >= low && value <= high))
+        m_fault =
+            PlacedFault{{}, plain(value), "a number from " + plain(low) + " to " + plain(high)};
 }
 
-PlacedFault unreadable(std::string said, const Error& again) {
-    return {{}, std::move(said), again.expected, again.code};
+void Search::refused(std::string said, const Error& again) {
+    m_fault = PlacedFault{{}, std::move(said), again.expected, again.code};
 }
 
-PlacedFault tooMany(std::size_t items, std::size_t most, const char* what) {
-    return {{}, std::to_string(items), "at most " + std::to_string(most) + " " + what};
+void Search::items(std::size_t items, std::size_t most, const char* what) {
+    if (items > most)
+        m_fault =
+            PlacedFault{{}, std::to_string(items), "at most " + std::to_string(most) + " " + what};
 }
 
-PlacedFault ofStruct(const char* name, FieldFault&& fault) {
-    return {withoutMark(name ? name : fault.key), std::move(fault.got), std::move(fault.expected),
-            fault.code};
+void Search::ofStruct(const char* name, FieldFault&& fault) {
+    m_fault = PlacedFault{withoutMark(name ? name : fault.key), std::move(fault.got),
+                          std::move(fault.expected), fault.code};
 }
 
-void placeIn(PlacedFault& fault, const char* field) {
-    fault.place = withoutMark(field) + (fault.place.empty() ? "" : " ") + fault.place;
+void Search::in(const char* field) {
+    if (m_fault)
+        m_fault->place = withoutMark(field) + (m_fault->place.empty() ? "" : " ") + m_fault->place;
 }
 
-void placeAt(PlacedFault& fault, std::size_t index) {
-    fault.place = std::to_string(index + 1) + (fault.place.empty() ? "" : ", ") + fault.place;
+void Search::at(std::size_t index) {
+    if (m_fault)
+        m_fault->place =
+            std::to_string(index + 1) + (m_fault->place.empty() ? "" : ", ") + m_fault->place;
 }
 
 } // namespace bslate::fields

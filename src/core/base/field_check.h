@@ -19,106 +19,111 @@ template<class T>
 
 namespace fields {
 
-using Found = std::optional<PlacedFault>;
+/// Looks until it has found something. What it does of each form is compiled once; a field of a
+/// table costs a call or two.
+class Search {
+public:
+    [[nodiscard]] bool found() const { return m_fault.has_value(); }
+    [[nodiscard]] std::optional<PlacedFault> taken() && { return std::move(m_fault); }
 
-// What is said of each sort of fault, apart from the tables: it is the same for every field.
-[[nodiscard]] PlacedFault unfit(const form::Text& text, const std::string& value);
-[[nodiscard]] PlacedFault outside(double low, double high, double value);
-[[nodiscard]] PlacedFault unreadable(std::string said, const Error& again);
-[[nodiscard]] PlacedFault tooMany(std::size_t items, std::size_t most, const char* what);
-[[nodiscard]] PlacedFault ofStruct(const char* name, FieldFault&& fault);
-void placeIn(PlacedFault& fault, const char* field);
-void placeAt(PlacedFault& fault, std::size_t index);
+    void text(const form::Text& text, const std::string& value);
+    void number(double low, double high, double value);
+    void refused(std::string said, const Error& again);
+    void items(std::size_t items, std::size_t most, const char* what);
+    void ofStruct(const char* name, FieldFault&& fault);
 
-inline Found fault(const form::Text& text, const std::string& value) {
-    const bool fits = value.size() <= text.longest && !(text.mustSay && value.empty());
-    return fits ? Found() : Found(unfit(text, value));
+    /// Puts a name, or a position in a list, before the place of what was found.
+    void in(const char* field);
+    void at(std::size_t index);
+
+private:
+    std::optional<PlacedFault> m_fault;
+};
+
+template<class T>
+void look(Search& search, const T& owner);
+
+inline void check(Search& search, const form::Text& text, const std::string& value) {
+    search.text(text, value);
 }
-template<class Range>
-Found outside(const Range& range, double value) {
-    const bool inside = value >= range.low && value <= range.high;
-    return inside ? Found() : Found(outside(range.low, range.high, value));
+inline void check(Search& search, form::Whole range, int value) {
+    search.number(range.low, range.high, value);
 }
-inline Found fault(form::Whole range, int value) {
-    return outside(range, value);
-}
-inline Found fault(form::Number range, double value) {
-    return outside(range, value);
-}
-template<class Q>
-Found fault(form::Number range, const Q& value) {
-    return outside(range, value.value());
-}
-template<class Q>
-Found fault(form::Milliseconds range, const Q& value) {
-    return outside(range, value.value() * 1000);
+inline void check(Search& search, form::Number range, double value) {
+    search.number(range.low, range.high, value);
 }
 template<class Q>
-Found fault(const form::Spelled<Q>& as, const Q& value) {
+void check(Search& search, form::Number range, const Q& value) {
+    search.number(range.low, range.high, value.value());
+}
+template<class Q>
+void check(Search& search, form::Milliseconds range, const Q& value) {
+    search.number(range.low, range.high, value.value() * 1000);
+}
+template<class Q>
+void check(Search& search, const form::Spelled<Q>& as, const Q& value) {
     auto said = as.spell(value);
-    const auto again = as.parse(said);
-    return again ? Found() : Found(unreadable(std::move(said), again.error()));
+    if (const auto again = as.parse(said); !again)
+        search.refused(std::move(said), again.error());
 }
 /// Names, flags, and what has code of its own.
 template<class Form, class Value>
-Found fault(const Form&, const Value&) {
-    return std::nullopt;
-}
+void check(Search&, const Form&, const Value&) {}
 
 template<class T>
-Found fault(form::Object<T>, const T& value) {
-    return faultIn(value);
+void check(Search& search, form::Object<T>, const T& value) {
+    look(search, value);
 }
 template<class Item, class T>
-Found fault(const form::List<Item>& list, const std::vector<T>& values) {
-    if (values.size() > list.most)
-        return tooMany(values.size(), list.most, list.what);
-    for (std::size_t i = 0; i < values.size(); ++i)
-        if (auto found = fault(list.item, values[i])) {
-            placeAt(*found, i);
-            return found;
-        }
-    return std::nullopt;
+void check(Search& search, const form::List<Item>& list, const std::vector<T>& values) {
+    search.items(values.size(), list.most, list.what);
+    for (std::size_t i = 0; i < values.size() && !search.found(); ++i) {
+        check(search, list.item, values[i]);
+        search.at(i);
+    }
 }
 template<class T, class Access, class Form>
-Found faultOfField(const T& owner, const Field<Access, Form>& field) {
+void lookAt(Search& search, const T& owner, const Field<Access, Form>& field) {
     const auto& value = valueOf(field, owner);
-    Found found;
     if constexpr (requires { value.has_value(); }) {
         if (value)
-            found = fault(field.form, *value);
+            check(search, field.form, *value);
     } else {
         static const T untouched{};
         if (field.presence != Presence::Spared || !(value == valueOf(field, untouched)))
-            found = fault(field.form, value);
+            check(search, field.form, value);
     }
-    if (found)
-        placeIn(*found, field.name);
-    return found;
+    search.in(field.name);
 }
 template<class T, class Access, class... Fields>
-Found faultOfField(const T& owner, const Field<Access, form::Group<Fields...>>& field) {
-    Found found;
-    std::apply([&](const auto&... each) { (void)((found = faultOfField(owner, each)) || ...); },
-               field.form.fields);
-    return found;
+void lookAt(Search& search, const T& owner, const Field<Access, form::Group<Fields...>>& field) {
+    std::apply(
+        [&](const auto&... each) { (void)((lookAt(search, owner, each), search.found()) || ...); },
+        field.form.fields);
+}
+
+template<class T>
+void look(Search& search, const T& owner) {
+    std::apply(
+        [&](const auto&... field) {
+            (void)((lookAt(search, owner, field), search.found()) || ...);
+        },
+        Described<T>::kFields);
+    if constexpr (requires { Described<T>::check(owner); })
+        if (!search.found())
+            if (auto fault = Described<T>::check(owner)) {
+                const char* name = fieldName<T>(fault->key);
+                search.ofStruct(name, std::move(*fault));
+            }
 }
 
 } // namespace fields
 
 template<class T>
 std::optional<PlacedFault> faultIn(const T& value) {
-    fields::Found found;
-    std::apply(
-        [&](const auto&... field) { (void)((found = fields::faultOfField(value, field)) || ...); },
-        Described<T>::kFields);
-    if constexpr (requires { Described<T>::check(value); })
-        if (!found)
-            if (auto fault = Described<T>::check(value)) {
-                const char* name = fieldName<T>(fault->key);
-                found = fields::ofStruct(name, std::move(*fault));
-            }
-    return found;
+    fields::Search search;
+    fields::look(search, value);
+    return std::move(search).taken();
 }
 
 } // namespace bslate

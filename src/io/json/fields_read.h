@@ -90,6 +90,10 @@ T read(ObjectReader& node, const char* key, const form::Flags<T>& flags, T*) {
     return value;
 }
 
+/// The key to read of a field; null when the value stays what it is.
+[[nodiscard]] const char* keyIn(ObjectReader& node, const char* key, const char* formerly,
+                                Presence presence, int since);
+
 template<class T, class Access, class Form>
 void readField(ObjectReader& node, T& owner, const Field<Access, Form>& field);
 
@@ -106,15 +110,11 @@ void readField(ObjectReader& node, T& owner, const Field<Access, form::Group<Fie
 template<class T, class Access, class Form>
 void readField(ObjectReader& node, T& owner, const Field<Access, Form>& field) {
     using Stored = StoredIn<T, Field<Access, Form>>;
-    if (node.state().version < field.since)
+    const char* key = keyIn(node, field.key, field.formerly, field.presence, field.since);
+    if (!key)
         return;
-    const bool older = field.formerly && !node.has(field.key) && node.has(field.formerly);
-    const char* key = older ? field.formerly : field.key;
-    if (field.presence != Presence::Required && !node.has(key))
-        return;
-    auto& value = valueOf(field, owner);
     using Wanted = typename Plain<Stored>::Value;
-    value = read(node, key, field.form, static_cast<Wanted*>(nullptr));
+    valueOf(field, owner) = read(node, key, field.form, static_cast<Wanted*>(nullptr));
 }
 
 template<class T, class Access, class Tag>

@@ -11,34 +11,38 @@ template<class T>
 
 namespace schema {
 
+[[nodiscard]] Json ofText(std::size_t longest, bool mustSay);
+[[nodiscard]] Json ofNumber(double low, double high);
+[[nodiscard]] Json ofWhole(int low, int high);
+[[nodiscard]] Json ofSpelled(const char* pattern, const char* about);
+[[nodiscard]] Json ofNames(const std::vector<std::string_view>& names);
+[[nodiscard]] Json ofList(Json items, std::size_t most);
+
 inline Json of(const form::Text& text, Json&) {
-    Json node = {{"type", "string"}, {"maxLength", text.longest}};
-    if (text.mustSay)
-        node["minLength"] = 1;
-    return node;
+    return ofText(text.longest, text.mustSay);
 }
 inline Json of(form::Flag, Json&) {
     return {{"type", "boolean"}};
 }
 inline Json of(form::Whole range, Json&) {
-    return {{"type", "integer"}, {"minimum", range.low}, {"maximum", range.high}};
+    return ofWhole(range.low, range.high);
 }
 inline Json of(form::Number range, Json&) {
-    return {{"type", "number"}, {"minimum", range.low}, {"maximum", range.high}};
+    return ofNumber(range.low, range.high);
 }
 inline Json of(form::Milliseconds range, Json&) {
-    return {{"type", "number"}, {"minimum", range.low}, {"maximum", range.high}};
+    return ofNumber(range.low, range.high);
 }
 template<class Q>
 Json of(const form::Spelled<Q>& as, Json&) {
-    return {{"type", "string"}, {"pattern", as.pattern}, {"description", as.about}};
+    return ofSpelled(as.pattern, as.about);
 }
 template<class Value>
 Json namesOf(std::span<const NamedValue<Value>> names) {
-    Json list = Json::array();
+    std::vector<std::string_view> list;
     for (const auto& entry : names)
-        list.push_back(std::string(entry.name));
-    return {{"enum", list}};
+        list.push_back(entry.name);
+    return ofNames(list);
 }
 template<class E>
 Json of(form::Named<E> names, Json&) {
@@ -50,21 +54,25 @@ Json of(form::Object<T>, Json& definitions) {
 }
 template<class Item>
 Json of(const form::List<Item>& list, Json& definitions) {
-    return {{"type", "array"}, {"items", of(list.item, definitions)}, {"maxItems", list.most}};
+    return ofList(of(list.item, definitions), list.most);
 }
 template<class T>
 Json of(const form::Flags<T>& flags, Json&) {
-    return {{"type", "array"}, {"items", namesOf(flags.names)}};
+    return ofList(namesOf(flags.names), 0);
 }
 
-/// Some quantities begin as nothing, which nobody can write.
-template<class Form>
-bool isReadable(const Form&, const Json&) {
-    return true;
+/// What a value is when its key is missing: told of plain values only, and not of those that begin
+/// as nothing, which nobody can write.
+inline bool isTold(const form::Text&, const std::string& text) {
+    return !text.empty();
 }
 template<class Q>
-bool isReadable(const form::Spelled<Q>& as, const Json& value) {
-    return as.parse(value.get<std::string>()).ok();
+bool isTold(const form::Spelled<Q>& as, const std::string& spelled) {
+    return as.parse(spelled).ok();
+}
+template<class Form, class Value>
+bool isTold(const Form&, const Value&) {
+    return !std::is_same_v<Value, Json>;
 }
 
 template<class T, class Access, class Form>
@@ -72,7 +80,6 @@ concept Writable = requires(const T& owner, const Field<Access, Form>& field) {
     fields::write(field.form, valueOf(field, owner));
 };
 
-/// What a value is when its key is missing: told of plain values only.
 template<class T, class Access, class Form>
 void addDefault(Json&, const Field<Access, Form>&) {}
 template<class T, class Access, class Form>
@@ -80,46 +87,34 @@ requires Writable<T, Access, Form>
 void addDefault(Json& node, const Field<Access, Form>& field) {
     if (field.presence == Presence::Required)
         return;
-    const Json value = fields::write(field.form, valueOf(field, fields::untouched<T>()));
-    if (value.is_primitive() && value != Json("") && isReadable(field.form, value))
-        node["default"] = value;
+    auto&& value = fields::write(field.form, valueOf(field, fields::untouched<T>()));
+    if (isTold(field.form, value))
+        fields::put(node, "default", std::forward<decltype(value)>(value));
 }
 
+/// What a field says of itself, whatever its form.
+struct Told {
+    const char* key;
+    const char* name;
+    const char* help;
+    int since;
+    bool required;
+};
 template<class Access, class Form>
-void describe(Json& node, const Field<Access, Form>& field) {
-    std::string title(field.name);
-    std::erase(title, '&');
-    node["title"] = title;
-    std::string about = node.value("description", std::string());
-    if (const std::string help(field.help); !help.empty())
-        about = about.empty() ? help : help + ": " + about;
-    if (field.since > 1)
-        about +=
-            (about.empty() ? "since version " : "; since version ") + std::to_string(field.since);
-    node.erase("description");
-    if (!about.empty())
-        node["description"] = about;
+Told told(const Field<Access, Form>& field) {
+    return {field.key, field.name, field.help, field.since, field.presence == Presence::Required};
 }
 
-template<class Access, class Form>
-void require(Json& object, const Field<Access, Form>& field) {
-    if (field.presence == Presence::Required)
-        object["required"].push_back(field.key);
-}
+/// A node with what the field says of itself.
+[[nodiscard]] Json described(Json node, const Told& field);
+void require(Json& object, const Told& field);
+void addProperty(Json& object, const Told& field, Json node);
 
 template<class T, class Access, class Form>
 void addField(Json& object, const Field<Access, Form>& field, Json& definitions) {
-    Json node = of(field.form, definitions);
-    // Beside a reference nothing counts: it is told around it.
-    if (node.contains("$ref")) {
-        Json around = Json::object();
-        around["allOf"].push_back(std::move(node));
-        node = std::move(around);
-    }
-    describe(node, field);
+    Json node = described(of(field.form, definitions), told(field));
     addDefault<T>(node, field);
-    object["properties"][field.key] = std::move(node);
-    require(object, field);
+    addProperty(object, told(field), std::move(node));
 }
 
 template<class T, class Access, class... Fields>
@@ -127,16 +122,20 @@ void addField(Json& object, const Field<Access, form::Group<Fields...>>& field, 
     Json node = {{"type", "object"}, {"properties", Json::object()}};
     std::apply([&](const auto&... each) { (addField<T>(node, each, definitions), ...); },
                field.form.fields);
-    describe(node, field);
-    object["properties"][field.key] = std::move(node);
+    addProperty(object, told(field), described(std::move(node), told(field)));
 }
 
 template<class T, class Access, class Tag>
 void addField(Json& object, const Field<Access, form::Custom<Tag>>& field, Json& definitions) {
-    require(object, field);
+    require(object, told(field));
     custom::describe(Tag{}, object, field.key, definitions);
-    describe(object["properties"][field.key], field);
+    Json& node = object["properties"][field.key];
+    node = described(std::move(node), told(field));
 }
+
+/// A reference to the definition of that name, whose properties `add` adds the first time.
+[[nodiscard]] Json defined(Json& definitions, const std::string& name,
+                           void (*add)(Json& object, Json& definitions));
 
 } // namespace schema
 
@@ -150,17 +149,7 @@ void addFields(Json& object, Json& definitions) {
 
 template<class T>
 Json referenceTo(Json& definitions) {
-    const std::string name(Described<T>::kName);
-    if (!definitions.contains(name)) {
-        definitions[name] = nullptr; // its place among the others
-        Json object = {
-            {"type", "object"}, {"required", Json::array()}, {"properties", Json::object()}};
-        addFields<T>(object, definitions);
-        definitions[name] = std::move(object);
-    }
-    Json reference = Json::object();
-    reference["$ref"] = "#/$defs/" + name;
-    return reference;
+    return schema::defined(definitions, std::string(Described<T>::kName), &addFields<T>);
 }
 
 } // namespace bslate::io

@@ -4,9 +4,8 @@
 #include "io/json/custom_json.h"
 #include "io/json/json_reader.h"
 
-#include <cmath>
-
-/// Structs of the documents as JSON, by the tables of their fields. Private to io.
+/// Structs of the documents as JSON, by the tables of their fields. What is compiled anew for each
+/// field is a call or two; the rest stands in the source. Private to io.
 namespace bslate::io {
 
 template<class T>
@@ -35,44 +34,55 @@ using StoredIn = std::remove_cvref_t<std::invoke_result_t<decltype(Field::access
 template<class Q>
 concept Measure = std::is_same_v<decltype(std::declval<const Q>().value()), double>;
 
-inline Json write(const form::Text&, const std::string& text) {
+// ---- a value as it stands in JSON: plain ones as they are
+
+inline const std::string& write(const form::Text&, const std::string& text) {
     return text;
 }
-inline Json write(form::Flag, bool flag) {
+inline bool write(form::Flag, bool flag) {
     return flag;
 }
-inline Json write(form::Whole, int number) {
+inline int write(form::Whole, int number) {
     return number;
 }
-inline Json write(form::Number, double number) {
+inline double write(form::Number, double number) {
     return number;
 }
 template<Measure Q>
-Json write(form::Number, Q quantity) {
+double write(form::Number, Q quantity) {
     return quantity.value();
 }
-// The number of milliseconds that reads back as this time to the last bit.
-inline Json write(form::Milliseconds, Seconds time) {
-    const double plain = std::round(time.value() * 1e12) / 1e9; // as somebody would have typed it
-    return plain / 1000.0 == time.value() ? plain : time.value() * 1000.0;
-}
+[[nodiscard]] double write(form::Milliseconds, Seconds time);
 template<class Q>
-Json write(const form::Spelled<Q>& as, const Q& quantity) {
+std::string write(const form::Spelled<Q>& as, const Q& quantity) {
     return as.spell(quantity);
 }
 template<class E>
-Json write(form::Named<E> names, E value) {
-    return std::string(nameIn(names.names, value));
+std::string_view write(form::Named<E> names, E value) {
+    return nameIn(names.names, value);
 }
 template<class T>
 Json write(form::Object<T>, const T& value) {
     return writeObject(value);
 }
+
+/// Puts a value under a key, or at the end of a list.
+void put(Json& node, const char* key, bool flag);
+void put(Json& node, const char* key, int number);
+void put(Json& node, const char* key, double number);
+void put(Json& node, const char* key, std::string_view text);
+void put(Json& node, const char* key, const std::string& text);
+void put(Json& node, const char* key, Json&& value);
+void append(Json& list, double number);
+void append(Json& list, std::string_view text);
+void append(Json& list, const std::string& text);
+void append(Json& list, Json&& value);
+
 template<class Item, class T>
 Json write(const form::List<Item>& list, const std::vector<T>& values) {
     Json node = Json::array();
     for (const auto& value : values)
-        node.push_back(write(list.item, value));
+        append(node, write(list.item, value));
     return node;
 }
 template<class T>
@@ -80,7 +90,7 @@ Json write(const form::Flags<T>& flags, const T& value) {
     Json names = Json::array();
     for (const auto& flag : flags.names)
         if (value.*flag.value)
-            names.push_back(std::string(flag.name));
+            append(names, flag.name);
     return names;
 }
 
@@ -97,9 +107,9 @@ void writeField(Json& node, const T& owner, const Field<Access, Form>& field) {
                                  std::optional<typename Plain<
                                      StoredIn<const T, Field<Access, Form>>>::Value>>) {
         if (value)
-            node[field.key] = write(field.form, *value);
+            put(node, field.key, write(field.form, *value));
     } else if (field.presence != Presence::Spared || !(value == valueOf(field, untouched<T>()))) {
-        node[field.key] = write(field.form, value);
+        put(node, field.key, write(field.form, value));
     }
 }
 
@@ -108,7 +118,7 @@ void writeField(Json& node, const T& owner, const Field<Access, form::Group<Fiel
     Json child = Json::object();
     std::apply([&](const auto&... each) { (writeField(child, owner, each), ...); },
                field.form.fields);
-    node[field.key] = std::move(child);
+    put(node, field.key, std::move(child));
 }
 
 template<class T, class Access, class Tag>

@@ -52,8 +52,14 @@ ObjectReader::ObjectReader(const Json& node, std::string pointer, ReadState& sta
                      "an object { ... }");
 }
 
+ObjectReader::~ObjectReader() = default;
+
 std::string ObjectReader::pointer(const char* key) const {
     return m_pointer + "/" + key;
+}
+
+std::string ObjectReader::itemPointer(const char* key, std::size_t index) const {
+    return pointer(key) + "/" + std::to_string(index);
 }
 
 void ObjectReader::fail(ErrorCode code, const char* key, std::string got, std::string expected) {
@@ -143,13 +149,26 @@ int ObjectReader::wholeOr(const char* key, int low, int high, int otherwise) {
     return has(key) ? whole(key, low, high) : otherwise;
 }
 
-const Json* ObjectReader::array(const char* key) {
+const Json* ObjectReader::array(const char* key, std::size_t most, const char* what) {
     const Json* node = find(key, false);
-    if (node && !node->is_array()) {
-        fail(ErrorCode::WrongType, key, typeOf(*node), "a list [ ... ]");
+    if (!node)
         return nullptr;
-    }
-    return node;
+    if (!node->is_array())
+        fail(ErrorCode::WrongType, key, typeOf(*node), "a list [ ... ]");
+    else if (node->size() > most)
+        fail(ErrorCode::OutOfRange, key, std::to_string(node->size()),
+             "at most " + std::to_string(most) + " " + what);
+    else
+        return node;
+    return nullptr;
+}
+
+void ObjectReader::failName(const char* key, const std::string& name,
+                            const std::vector<std::string_view>& known) {
+    std::string expected;
+    for (const auto each : known)
+        expected += (expected.empty() ? "one of " : ", ") + std::string(each);
+    fail(ErrorCode::WrongType, key, name, expected);
 }
 
 std::vector<std::string> ObjectReader::texts(const char* key, std::size_t most) {
@@ -166,6 +185,15 @@ std::vector<std::string> ObjectReader::texts(const char* key, std::size_t most) 
 const Json& ObjectReader::child(const char* key) {
     const Json* node = find(key, true);
     return node ? *node : kEmptyObject;
+}
+
+bool ObjectReader::hasExtra() const {
+    if (!m_node.is_object())
+        return false;
+    const auto items = m_node.items();
+    return !m_kept.empty() || std::any_of(items.begin(), items.end(), [&](const auto& item) {
+        return !m_asked.contains(item.key());
+    });
 }
 
 ExtraKeys ObjectReader::extra() const {

@@ -39,6 +39,9 @@ struct ReadState {
 class ObjectReader {
 public:
     ObjectReader(const Json& node, std::string pointer, ReadState& state);
+    ~ObjectReader();
+    ObjectReader(const ObjectReader&) = delete;
+    ObjectReader& operator=(const ObjectReader&) = delete;
 
     [[nodiscard]] bool has(const char* key);
     [[nodiscard]] std::string text(const char* key, std::size_t longest = 4000);
@@ -54,7 +57,13 @@ public:
     template<class Q>
     [[nodiscard]] Q quantity(const char* key, Result<Q> (*parse)(std::string_view)) {
         const std::string spelled = text(key);
-        return parsed(spelled, pointer(key), parse);
+        if (m_state.error)
+            return Q{};
+        auto value = parse(spelled);
+        if (value)
+            return *std::move(value);
+        fail(value.error().code, key, spelled, value.error().expected);
+        return Q{};
     }
     template<class Q>
     [[nodiscard]] Q quantityOr(const char* key, Result<Q> (*parse)(std::string_view), Q otherwise) {
@@ -72,10 +81,10 @@ public:
                                  std::span<const NamedValue<E>> names) {
         if (const auto* value = valueIn(names, name))
             return value;
-        std::string expected;
+        std::vector<std::string_view> known;
         for (const auto& entry : names)
-            expected += (expected.empty() ? "one of " : ", ") + std::string(entry.name);
-        fail(ErrorCode::WrongType, key, name, expected);
+            known.push_back(entry.name);
+        failName(key, name, known);
         return nullptr;
     }
 
@@ -84,17 +93,12 @@ public:
     [[nodiscard]] std::vector<T> list(const char* key, Read read, std::size_t most = kMostItems,
                                       const char* what = "of them") {
         std::vector<T> items;
-        const Json* node = array(key);
+        const Json* node = array(key, most, what);
         if (!node)
             return items;
-        if (node->size() > most) {
-            fail(ErrorCode::OutOfRange, key, std::to_string(node->size()),
-                 "at most " + std::to_string(most) + " " + what);
-            return items;
-        }
         items.reserve(node->size());
         for (std::size_t i = 0; i < node->size() && !m_state.error; ++i)
-            items.push_back(read((*node)[i], pointer(key) + "/" + std::to_string(i)));
+            items.push_back(read((*node)[i], itemPointer(key, i)));
         return items;
     }
     [[nodiscard]] std::vector<std::string> texts(const char* key, std::size_t most = kMostItems);
@@ -102,8 +106,14 @@ public:
     [[nodiscard]] std::vector<Q> quantities(const char* key, Result<Q> (*parse)(std::string_view)) {
         std::vector<Q> items;
         const auto spelled = texts(key);
-        for (std::size_t i = 0; i < spelled.size(); ++i)
-            items.push_back(parsed(spelled[i], pointer(key) + "/" + std::to_string(i), parse));
+        for (std::size_t i = 0; i < spelled.size() && !m_state.error; ++i) {
+            auto value = parse(spelled[i]);
+            if (value)
+                items.push_back(*std::move(value));
+            else
+                m_state.fail(value.error().code, itemPointer(key, i), spelled[i],
+                             value.error().expected);
+        }
         return items;
     }
 
@@ -112,6 +122,7 @@ public:
     [[nodiscard]] std::string pointer(const char* key) const;
 
     /// Keys nobody asked for, with those kept from children.
+    [[nodiscard]] bool hasExtra() const;
     [[nodiscard]] ExtraKeys extra() const;
     /// Keeps the unknown keys of a child object whose value has no room for them.
     void keep(const char* key, const ExtraKeys& extra);
@@ -128,8 +139,8 @@ public:
             [&](const Json& item, const std::string& place) {
                 ObjectReader entry(item, place, m_state);
                 T value = read(entry);
-                if (const auto rest = entry.extra(); !rest.json.empty() && !m_state.error)
-                    keepItem(key, write(value), rest);
+                if (entry.hasExtra() && !m_state.error)
+                    keepItem(key, write(value), entry.extra());
                 return value;
             },
             most, what);
@@ -139,19 +150,10 @@ public:
 
 private:
     const Json* find(const char* key, bool required);
-    const Json* array(const char* key);
-
-    template<class Q>
-    Q parsed(const std::string& spelled, const std::string& place,
-             Result<Q> (*parse)(std::string_view)) {
-        if (m_state.error)
-            return Q{};
-        const auto value = parse(spelled);
-        if (value)
-            return *value;
-        m_state.fail(value.error().code, place, spelled, value.error().expected);
-        return Q{};
-    }
+    const Json* array(const char* key, std::size_t most, const char* what);
+    [[nodiscard]] std::string itemPointer(const char* key, std::size_t index) const;
+    void failName(const char* key, const std::string& name,
+                  const std::vector<std::string_view>& known);
 
     const Json& m_node;
     std::string m_pointer;
