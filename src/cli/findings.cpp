@@ -123,6 +123,8 @@ Json findingsJson(const std::vector<Finding>& findings) {
         node["remedies"] = Json::array();
         for (const auto& remedy : finding.remedies)
             node["remedies"].push_back({{"title", titleOf(remedy)}, {"effect", effectOf(remedy)}});
+        if (!finding.follows.empty())
+            node["follows"] = findingsJson(finding.follows);
         list.push_back(std::move(node));
     }
     return list;

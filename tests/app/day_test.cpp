@@ -119,7 +119,8 @@ TEST_F(DayOfDemo, EveryActionHasItsNameAndIsTakenBack) {
         {"Safe by", [&] { actions.setSafeBy(std::nullopt); }},
         {"Copies wanted", [&] { actions.setCopies(3); }},
         {"Length delivered", [&] { actions.setFinished(Seconds(900)); }},
-        {"Accept", [&] { actions.accept(QStringLiteral("day-heat:t7"), QStringLiteral("cold")); }},
+        {"Accept",
+         [&] { actions.accept({QStringLiteral("day-heat:t7")}, QStringLiteral("cold")); }},
         {"Put card into take",
          [&] {
              const auto place = cardPlace(planner.plan(), "t8", "s6a");
@@ -150,7 +151,8 @@ TEST_F(DayOfDemo, RefusedEntriesSayWhyAndChangeNothing) {
             [&] { actions.rewriteTake(QStringLiteral("t8"), QStringLiteral("4A+5A 5min")); });
     refuses("how long it ran",
             [&] { actions.happened(QStringLiteral("t1"), QStringLiteral("soon")); });
-    refuses("reason", [&] { actions.accept(QStringLiteral("day-heat:t7"), QStringLiteral("  ")); });
+    refuses("reason",
+            [&] { actions.accept({QStringLiteral("day-heat:t7")}, QStringLiteral("  ")); });
     refuses("fits no slot", [&] {
         actions.putCard(*cardPlace(planner.plan(), "t8", "s6a"),
                         planner.plan().cards.unitOf("cf-512:1"));

@@ -46,7 +46,7 @@ const Named kEverything[] = {
     {"add patch", [](Actions& a) { a.addPatch("scene"); }},
     {"duplicate patch", [](Actions& a) { a.duplicatePatch("scene", "sky"); }},
     {"delete patch", [](Actions& a) { a.deletePatch("scene", "sky"); }},
-    {"accept", [](Actions& a) { a.accept("patch-clipped:sky", "fine"); }},
+    {"accept", [](Actions& a) { a.accept({"patch-clipped:sky"}, "fine"); }},
 };
 
 // do, undo, redo, undo: the values are the very same, and the name is there for the menu.
@@ -173,7 +173,7 @@ TEST_F(DocumentTest, RefusalsAreToldAndChangeNothing) {
     actions.turnControl("x", TurnRating{ExposureIndex(1)});
     actions.turnControl("x", TurnIris{TStop(1)});
     actions.deleteScene("scene");
-    actions.accept("patch-clipped:sky", "   ");
+    actions.accept({"patch-clipped:sky"}, "   ");
     EXPECT_EQ(told.count(), 4);
     EXPECT_EQ(document.shoot(), before);
     Shoot bare = sample::shoot();

@@ -108,7 +108,7 @@ TEST_F(Row, LettingGoAsksForAReasonAndIsTakenBack) {
     QTest::keyClicks(why(), QStringLiteral("it is a window"));
     QTest::keyClick(why(), Qt::Key_Return);
     ASSERT_EQ(accepted.size(), 1);
-    EXPECT_EQ(accepted[0][0].toString(), QStringLiteral("patch-clipped:sky"));
+    EXPECT_EQ(accepted[0][0].toStringList(), QStringList{QStringLiteral("patch-clipped:sky")});
     EXPECT_EQ(accepted[0][1].toString(), QStringLiteral("it is a window"));
     EXPECT_TRUE(why()->isHidden());
     // Accepted, it says why, offers no remedy, and can be taken back.
@@ -120,7 +120,7 @@ TEST_F(Row, LettingGoAsksForAReasonAndIsTakenBack) {
     EXPECT_EQ(letGo()->text(), QStringLiteral("Take it back"));
     letGo()->click();
     ASSERT_EQ(withdrawn.size(), 1);
-    EXPECT_EQ(withdrawn[0][0].toString(), QStringLiteral("patch-clipped:sky"));
+    EXPECT_EQ(withdrawn[0][0].toStringList(), QStringList{QStringLiteral("patch-clipped:sky")});
 }
 
 TEST_F(Row, AnotherJudgementTakesNoHalfTypedReasonAlong) {

@@ -90,7 +90,7 @@ TEST_F(MediaStep, TheRemedyOnTheVerdictLetsTheInterviewRun) {
     settle();
     ASSERT_TRUE(finding("day-clip-limit"));
     // Or it is taken on purpose, with a reason that is remembered with the day.
-    window->dayPanel().findings().accepted(QStringLiteral("day-clip-limit:t7"),
+    window->dayPanel().findings().accepted({QStringLiteral("day-clip-limit:t7")},
                                            QStringLiteral("the editor cuts there"));
     settle();
     ASSERT_EQ(day().accepted.size(), 1u);

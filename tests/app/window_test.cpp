@@ -40,7 +40,7 @@ FindingRow* rowOf(WindowTest& test, const char* key) {
 }
 
 TEST_F(Window, ARemedyIsOneClickAndOneUndo) {
-    auto* row = rowOf(*this, "place-or-highlight");
+    auto* row = rowOf(*this, "patch-clipped:sky");
     ASSERT_NE(row, nullptr);
     QPushButton* cure = nullptr;
     for (auto* button : row->findChildren<QPushButton*>())
@@ -60,7 +60,7 @@ TEST_F(Window, ARemedyIsOneClickAndOneUndo) {
 
 // A remedy is a whole setup: one of an earlier value would take back what was changed since.
 TEST_F(Window, ARemedyOfAnEarlierValueTakesNothingBack) {
-    auto* row = rowOf(*this, "place-or-highlight");
+    auto* row = rowOf(*this, "patch-clipped:sky");
     ASSERT_NE(row, nullptr);
     auto* cure = row->findChild<QPushButton*>();
     const auto before = setup().rating;
@@ -70,7 +70,7 @@ TEST_F(Window, ARemedyOfAnEarlierValueTakesNothingBack) {
     EXPECT_EQ(window->document().shoot(), changed);
     EXPECT_EQ(setup().rating, before);
     window->document().undoStack().undo();
-    rowOf(*this, "place-or-highlight")->findChild<QPushButton*>()->click();
+    rowOf(*this, "patch-clipped:sky")->findChild<QPushButton*>()->click();
     EXPECT_NE(window->document().shoot(), changed) << "the present one works";
 }
 

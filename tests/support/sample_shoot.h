@@ -98,4 +98,25 @@ inline Shoot shoot() {
     return shoot;
 }
 
+/// A test of a body in one of its profiles, standing beside the nominal one.
+inline Profile measuredProfile(const Profile& nominal, std::string id, std::string camera) {
+    Profile profile = nominal;
+    profile.id = std::move(id);
+    profile.measured = Measurement{};
+    profile.measured->camera = std::move(camera);
+    profile.measured->nominal = nominal.id;
+    return profile;
+}
+
+/// "This profile wants that setting."
+inline Constraint ruleOn(const char* profile, ConstraintKind kind, SettingKey key,
+                         const char* value) {
+    return {"rule",
+            {{SettingKey::Profile, {SettingValue(std::string(profile))}, {}, {}}},
+            kind,
+            {{key, {SettingValue(std::string(value))}, {}, {}}},
+            "as its maker says",
+            {}};
+}
+
 } // namespace bslate::sample

@@ -158,18 +158,21 @@ void Actions::deletePatch(const QString& sceneId, const QString& patchId) {
     });
 }
 
-void Actions::accept(const QString& findingKey, const QString& reason) {
+void Actions::accept(const QStringList& findings, const QString& reason) {
     bool accepted = true;
     changeSetup(tr("Accept finding"), [&](Setup& setup) {
-        accepted = bslate::accept(setup.accepted, fromQt(findingKey), fromQt(reason));
+        for (const auto& key : findings)
+            accepted = accepted && bslate::accept(setup.accepted, fromQt(key), fromQt(reason));
     });
     if (!accepted)
         emit refused(needsReason());
 }
 
-void Actions::withdrawAcceptance(const QString& findingKey) {
-    changeSetup(tr("Withdraw acceptance"),
-                [&](Setup& setup) { withdraw(setup.accepted, fromQt(findingKey)); });
+void Actions::withdrawAcceptance(const QStringList& findings) {
+    changeSetup(tr("Withdraw acceptance"), [&](Setup& setup) {
+        for (const auto& key : findings)
+            withdraw(setup.accepted, fromQt(key));
+    });
 }
 
 QString needsReason() {

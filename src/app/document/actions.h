@@ -49,8 +49,8 @@ public:
     void duplicatePatch(const QString& sceneId, const QString& patchId);
     void deletePatch(const QString& sceneId, const QString& patchId);
 
-    void accept(const QString& findingKey, const QString& reason);
-    void withdrawAcceptance(const QString& findingKey);
+    void accept(const QStringList& findings, const QString& reason);
+    void withdrawAcceptance(const QStringList& findings);
 
 signals:
     void refused(const QString& message);

@@ -150,17 +150,20 @@ void DayActions::apply(const QString& name, const Edit& change) {
     m_document.edit(name, applied(m_document.shoot(), change));
 }
 
-void DayActions::accept(const QString& key, const QString& reason) {
+void DayActions::accept(const QStringList& findings, const QString& reason) {
     auto day = m_planner.day();
-    if (bslate::accept(day.accepted, fromQt(key), fromQt(reason)))
-        edit(tr("Accept"), day);
-    else
-        emit refused(needsReason());
+    for (const auto& key : findings)
+        if (!bslate::accept(day.accepted, fromQt(key), fromQt(reason))) {
+            emit refused(needsReason());
+            return;
+        }
+    edit(tr("Accept"), day);
 }
 
-void DayActions::withdraw(const QString& key) {
+void DayActions::withdraw(const QStringList& findings) {
     auto day = m_planner.day();
-    bslate::withdraw(day.accepted, fromQt(key));
+    for (const auto& key : findings)
+        bslate::withdraw(day.accepted, fromQt(key));
     edit(tr("Take acceptance back"), day);
 }
 

@@ -34,8 +34,8 @@ public:
     void setCopies(int copies);
     void setFinished(Seconds length); ///< of what is delivered; 0: not known
     void apply(const QString& name, const Edit& edit);
-    void accept(const QString& findingKey, const QString& reason);
-    void withdraw(const QString& findingKey);
+    void accept(const QStringList& findings, const QString& reason);
+    void withdraw(const QStringList& findings);
 
     /// Why the card cannot go there, in words; empty when it can.
     [[nodiscard]] QString refusal(CardPlace place, int unit) const;

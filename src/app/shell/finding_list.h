@@ -33,8 +33,8 @@ public:
 
 signals:
     void remedyChosen(const QString& name, const bslate::Edit& edit);
-    void accepted(const QString& key, const QString& reason);
-    void withdrawn(const QString& key);
+    void accepted(const QStringList& keys, const QString& reason);
+    void withdrawn(const QStringList& keys);
 
 protected:
     void paintEvent(QPaintEvent* event) override;

@@ -4,6 +4,7 @@
 #include "app/shell/remedy_button.h"
 #include "app/style/marks.h"
 #include "app/style/plain_text.h"
+#include "core/judgement/told_once.h"
 
 #include <QGridLayout>
 #include <QKeyEvent>
@@ -13,6 +14,17 @@
 #include <QPushButton>
 
 namespace bslate::app {
+
+namespace {
+
+QStringList keysOf(const Finding& finding) {
+    QStringList keys;
+    for (const auto& key : keysAccepted(finding))
+        keys.append(toQt(key));
+    return keys;
+}
+
+} // namespace
 
 FindingRow::FindingRow(const Style& style, QWidget* parent)
     : QWidget(parent)
@@ -39,7 +51,8 @@ FindingRow::FindingRow(const Style& style, QWidget* parent)
     grid->addWidget(m_group, 0, 0, 1, 2);
     grid->addWidget(m_title, 1, 0, 1, 2);
     grid->addWidget(m_reason, 2, 0, 1, 2);
-    for (int i = 0; i < kMostRemedies; ++i) {
+    constexpr int kButtons = kMostRemedies;
+    for (int i = 0; i < kButtons; ++i) {
         m_buttons[i] = new RemedyButton(style);
         grid->addWidget(m_buttons[i], 3 + i, 0, 1, 2);
         connect(m_buttons[i], &QPushButton::clicked, this, [this, i] {
@@ -48,16 +61,16 @@ FindingRow::FindingRow(const Style& style, QWidget* parent)
             emit remedyChosen(toQt(titleOf(remedy, translator())), remedy.edit);
         });
     }
-    grid->addWidget(m_letGo, 3 + kMostRemedies, 0, Qt::AlignLeft);
+    grid->addWidget(m_letGo, 3 + kButtons, 0, Qt::AlignLeft);
     m_letGo->setProperty("quiet", true);
-    grid->addWidget(m_why, 4 + kMostRemedies, 0, 1, 2);
+    grid->addWidget(m_why, 4 + kButtons, 0, 1, 2);
     grid->setColumnStretch(1, 1);
     m_why->setPlaceholderText(tr("Why? Return accepts it, and the card prints it"));
     m_why->setAccessibleName(tr("Reason for accepting"));
     m_why->hide();
     connect(m_letGo, &QPushButton::clicked, this, [this] {
         if (m_finding.accepted) {
-            emit withdrawn(toQt(m_finding.key()));
+            emit withdrawn(keysOf(m_finding));
             return;
         }
         m_why->show();
@@ -67,7 +80,7 @@ FindingRow::FindingRow(const Style& style, QWidget* parent)
         const QString reason = m_why->text();
         m_why->clear();
         m_why->hide();
-        emit accepted(toQt(m_finding.key()), reason);
+        emit accepted(keysOf(m_finding), reason);
     });
 }
 
@@ -112,13 +125,12 @@ void FindingRow::show(const Finding& finding, const QString& group) {
 
 void FindingRow::showRemedies() {
     const auto say = translator();
-    for (int i = 0; i < kMostRemedies; ++i) {
-        const auto index = static_cast<std::size_t>(i);
-        const bool there = index < m_finding.remedies.size() && !m_finding.accepted;
+    for (std::size_t i = 0; i < kMostRemedies; ++i) {
+        const bool there = i < m_finding.remedies.size() && !m_finding.accepted;
         m_buttons[i]->setVisible(there);
         if (!there)
             continue;
-        const auto& remedy = m_finding.remedies[index];
+        const auto& remedy = m_finding.remedies[i];
         m_buttons[i]->show(toQt(titleOf(remedy, say)), toQt(effectOf(remedy, say)));
     }
 }

@@ -30,8 +30,8 @@ public:
 
 signals:
     void remedyChosen(const QString& name, const bslate::Edit& edit);
-    void accepted(const QString& key, const QString& reason);
-    void withdrawn(const QString& key);
+    void accepted(const QStringList& keys, const QString& reason);
+    void withdrawn(const QStringList& keys);
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -41,7 +41,6 @@ protected:
     void focusOutEvent(QFocusEvent* event) override;
 
 private:
-    static constexpr int kMostRemedies = 4;
     void showRemedies();
     [[nodiscard]] bool isBrief() const; ///< told by its title alone until asked
     void toggle();

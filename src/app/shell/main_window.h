@@ -5,6 +5,7 @@
 #include "app/document/file_keeper.h"
 #include "app/document/kit_actions.h"
 #include "app/document/profile_actions.h"
+#include "app/shell/next_bar.h"
 #include "app/shell/steps.h"
 #include "app/style/style.h"
 #include "io/colour/lut_file.h"
@@ -22,7 +23,6 @@ namespace bslate::app {
 class CardDialog;
 class DayPanel;
 class DialInPanel;
-class NextBar;
 class NoticeBar;
 class SetupRail;
 class StepBar;
@@ -108,6 +108,7 @@ private:
     void assemble();
     void connectParts();
     void updateTitle();
+    [[nodiscard]] NextBar::Advice adviceOn(NextThing next, bool starting);
     void showNext();
     void restoreState();
     void recover(const QString& autosave, const QString& path);

@@ -12,6 +12,9 @@
 /// sentences are made in words/wording.h.
 namespace bslate {
 
+/// More ways out of one finding nobody weighs against each other.
+inline constexpr std::size_t kMostRemedies = 6;
+
 enum class Severity { Fault, Caution, Good, Note }; // worst first
 
 /// `fault`, `caution`, `good` or `note`, as scripts read it.
@@ -25,6 +28,7 @@ struct Finding {
     std::optional<std::size_t> take = {}; ///< of a day, by its place in it
     std::vector<Remedy> remedies = {};
     std::optional<std::string> accepted = {}; ///< the reason, when taken on purpose
+    std::vector<Finding> follows = {};        ///< of the same cause, told with it (told_once.h)
 
     /// `id` or `id:subject`, the key an Acceptance uses.
     [[nodiscard]] std::string key() const;

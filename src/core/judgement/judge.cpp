@@ -3,6 +3,7 @@
 #include "core/facts/evaluate.h"
 
 #include "core/judgement/rules/rules.h"
+#include "core/judgement/told_once.h"
 
 #include <algorithm>
 
@@ -20,19 +21,20 @@ Severity Verdict::worst() const {
 }
 
 const Finding* Verdict::find(std::string_view key) const {
-    for (const auto& finding : findings)
-        if (finding.key() == key)
-            return &finding;
-    return nullptr;
+    return findTold(findings, key);
 }
 
 namespace {
 
 // What loses less elsewhere comes first; of those that lose as much the levers keep their order.
-void putBetterFirst(std::vector<Finding>& findings) {
-    for (auto& finding : findings)
-        std::stable_sort(finding.remedies.begin(), finding.remedies.end(),
+void keepTheBest(std::vector<Finding>& findings) {
+    for (auto& finding : findings) {
+        auto& remedies = finding.remedies;
+        std::stable_sort(remedies.begin(), remedies.end(),
                          [](const Remedy& a, const Remedy& b) { return a.worse < b.worse; });
+        if (remedies.size() > kMostRemedies)
+            remedies.erase(remedies.begin() + kMostRemedies, remedies.end());
+    }
 }
 
 void markAccepted(const Setup& setup, std::vector<Finding>& findings) {
@@ -61,8 +63,9 @@ Verdict judge(const Shoot& shoot, const Setup& setup) {
     for (const auto group : rules::kGroups)
         for (const auto rule : group())
             rule(now, verdict.findings);
-    putBetterFirst(verdict.findings);
     markAccepted(setup, verdict.findings);
+    tellOnce(verdict.findings, *verdict.evaluation);
+    keepTheBest(verdict.findings);
     std::stable_sort(verdict.findings.begin(), verdict.findings.end(),
                      [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
     return verdict;

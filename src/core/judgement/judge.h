@@ -18,6 +18,7 @@ struct Verdict {
     [[nodiscard]] int count(Severity severity) const;
     /// The worst severity that is not accepted; Good when there is nothing to say.
     [[nodiscard]] Severity worst() const;
+    /// The finding of that key, told by itself or with its cause; null when there is none.
     [[nodiscard]] const Finding* find(std::string_view key) const;
 };
 

@@ -12,6 +12,7 @@ struct Edit {
     std::optional<Scene> scene = std::nullopt;
     std::optional<ShootDay> day = std::nullopt; ///< by number; added when it is not planned yet
     std::optional<Kit> kit = std::nullopt;      ///< instead of the shoot's, from now on inside it
+    friend bool operator==(const Edit&, const Edit&) = default;
 };
 
 /// What it makes new in the shoot. Parts whose ids are not in it are left out.

@@ -59,8 +59,11 @@ Card cardOf(const Shoot& shoot, const Setup& setup, const Translator& translate)
         const auto title = titleOf(finding, translate);
         if (finding.accepted)
             card.accepted.push_back(title + ": " + *finding.accepted);
-        else if (finding.severity == Severity::Fault || finding.severity == Severity::Caution)
+        else if (finding.severity == Severity::Fault || finding.severity == Severity::Caution) {
             card.open.push_back(title);
+            for (const auto& other : finding.follows)
+                card.open.push_back(titleOf(other, translate));
+        }
         const auto topic = kindOf(finding.id).topic;
         if (topic == Topic::Grading)
             card.grading.push_back(title + ". " + reasonOf(finding, translate));

@@ -118,7 +118,12 @@ std::string titleOf(const Finding& finding, const Translator& translate) {
 }
 
 std::string reasonOf(const Finding& finding, const Translator& translate) {
-    return fill(kindOf(finding.id).text, finding.facts, translate);
+    std::string text = fill(kindOf(finding.id).text, finding.facts, translate);
+    for (const auto& other : finding.follows)
+        text += " " + (other.id == FindingId::PlaceOrHighlight
+                           ? reasonOf(other, translate) // why: its title says no more
+                           : titleOf(other, translate) + ".");
+    return text;
 }
 
 std::string titleOf(const Remedy& remedy, const Translator& translate) {

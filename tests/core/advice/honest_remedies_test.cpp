@@ -3,6 +3,7 @@
 #include "core/advice/levers.h"
 #include "core/facts/evaluate.h"
 #include "core/judgement/judge.h"
+#include "core/judgement/told_once.h"
 #include "core/quantity/print.h"
 #include "core/words/wording.h"
 #include "support/sample_shoot.h"
@@ -157,13 +158,19 @@ TEST(RatingBelowBase, CostsWhatTheClipMoves) {
 // again once one of them was chosen.
 TEST(PlaceOrHighlight, IsSaidOnceWithBothWaysOut) {
     Shoot shoot = sample::shoot();
-    for (auto& item : shoot.scenes[0].patches)
+    for (auto& item : shoot.scenes[0].patches) {
         if (item.id == "sky")
             item.reading.value = 26 * std::exp2(6.9); // 0.8 over the clip with grey in its place
+        if (item.id == "hopper")
+            item.reading.value = 2; // the camera holds the scene, though not where it should be
+    }
     shoot.setups[0].filters = {"nd3"};
     const auto verdict = judge(shoot, shoot.setups[0]);
-    const auto* finding = verdict.find("place-or-highlight");
+    const auto* finding = verdict.find("patch-clipped:sky");
     ASSERT_TRUE(finding);
+    ASSERT_EQ(finding->follows.size(), 1u);
+    EXPECT_EQ(finding->follows[0].key(), "place-or-highlight");
+    EXPECT_NE(reasonOf(*finding).find("as much under its place"), std::string::npos);
     bool keepsHighlight = false, keepsPlace = false;
     for (const auto& remedy : finding->remedies) {
         keepsPlace = keepsPlace || remedy.id == RemedyId::SaveSubject;
@@ -175,7 +182,8 @@ TEST(PlaceOrHighlight, IsSaidOnceWithBothWaysOut) {
             EXPECT_FALSE(then.find(id)) << titleOf(remedy) << " brings back " << id;
     }
     EXPECT_TRUE(keepsHighlight && keepsPlace);
-    EXPECT_TRUE(verdict.find("patch-clipped:sky")->remedies.empty());
+    EXPECT_TRUE(finding->follows[0].remedies.empty()) << "they are offered once";
+    EXPECT_EQ(keysAccepted(*finding), std::vector<std::string>{"patch-clipped:sky"});
 }
 
 } // namespace

@@ -44,6 +44,14 @@ TEST(Judge, ClippedPatchIsAFaultWithVerifiedRemedies) {
 }
 
 // Every remedy of every finding over many random setups really cures what it is offered for.
+// A remedy cures the finding itself or, of several told together, one of the others.
+bool curesOneOf(const Finding& finding, const Verdict& after) {
+    bool cures = !after.find(finding.key());
+    for (const auto& other : finding.follows)
+        cures = cures || !after.find(other.key());
+    return cures;
+}
+
 TEST(Judge, RemediesCureWhatTheyAreOfferedFor) {
     std::mt19937 random(11);
     std::uniform_real_distribution<double> unit(0, 1);
@@ -74,7 +82,7 @@ TEST(Judge, RemediesCureWhatTheyAreOfferedFor) {
                               0)
                         << "what is let go no longer counts";
                 else
-                    EXPECT_EQ(judged.find(finding.key()), nullptr)
+                    EXPECT_TRUE(curesOneOf(finding, judged))
                         << finding.key() << " is still there after " << keyOf(remedy.id)
                         << ", round " << round;
                 EXPECT_NEAR(brightest(*judged.evaluation)->headroom.value(),

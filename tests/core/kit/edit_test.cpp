@@ -31,23 +31,14 @@ TEST(MergedKits, WhateverNamesARenamedThingFollows) {
     Kit kit = sample::shoot().kit;
     kit.batteries = {{"small", "Small", WattHours(16), 0.9, 1, 2, {}}};
     kit.chargers = {{"charger", "Charger", 2, Watts(45), {"small"}, 1, {}}};
-    Profile test = kit.profiles[0];
-    test.id = "test";
-    test.measured = Measurement{};
-    test.measured->camera = "angles";
-    test.measured->nominal = "index";
-    kit.profiles.push_back(test);
+    kit.profiles.push_back(sample::measuredProfile(kit.profiles[0], "test", "angles"));
     auto& camera = kit.cameras[0];
     camera.profiles = {"index", "test"};
     camera.fixedLens = "lens";
     camera.batteries = {"small"};
     camera.isoRules = {{"index", "", IsoBehaviour::Note, {}, {}, {}}};
-    camera.constraints = {{"rule",
-                           {{SettingKey::Profile, {SettingValue(std::string("index"))}, {}, {}}},
-                           ConstraintKind::Excludes,
-                           {{SettingKey::Proxy, {SettingValue(std::string("on"))}, {}, {}}},
-                           "no proxy in it",
-                           {}}};
+    camera.constraints = {
+        sample::ruleOn("index", ConstraintKind::Excludes, SettingKey::Proxy, "on")};
     ASSERT_TRUE(checkKit(kit).ok());
     Kit other = kit; // the same ids, and everything is another thing
     other.profiles[0].minimum = ExposureIndex(320);
@@ -87,20 +78,11 @@ TEST(ExtractedKit, BringsWhatRulesAndModesName) {
     camera.modes[0].profiles.clear();
     camera.isoRules.clear();
     EXPECT_EQ(extracted(kit, "angles")->profiles.size(), 1u);
-    camera.constraints = {{"rule",
-                           {{SettingKey::Profile, {SettingValue(std::string("note"))}, {}, {}}},
-                           ConstraintKind::Requires,
-                           {{SettingKey::Power, {SettingValue(std::string("external"))}, {}, {}}},
-                           "it draws much",
-                           {}}};
+    camera.constraints = {
+        sample::ruleOn("note", ConstraintKind::Requires, SettingKey::Power, "external")};
     EXPECT_EQ(extracted(kit, "angles")->profiles.size(), 2u);
     // A test of another body stays with that body.
-    Profile test = kit.profiles[0];
-    test.id = "test";
-    test.measured = Measurement{};
-    test.measured->camera = "times";
-    test.measured->nominal = "index";
-    kit.profiles.push_back(test);
+    kit.profiles.push_back(sample::measuredProfile(kit.profiles[0], "test", "times"));
     camera.profiles.push_back("test");
     EXPECT_EQ(findProfile(*extracted(kit, "angles"), "test"), nullptr);
 }

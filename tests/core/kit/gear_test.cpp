@@ -107,12 +107,8 @@ TEST(Uses, FindsTheSetupOfASceneAndOfAProfile) {
 // A test of a body is nothing without the body, nor without the profile it was made in.
 TEST(Uses, WhatWasMeasuredGoesWithItsBodyAndItsProfileUnlessItIsRecordedIn) {
     Shoot shoot = sample::DayBench().shoot;
-    Profile measured = shoot.kit.profiles[2];
-    measured.id = "measured";
-    measured.measured = Measurement{};
-    measured.measured->camera = "first";
-    measured.measured->nominal = "note";
-    shoot.kit.profiles.push_back(measured);
+    shoot.kit.profiles.push_back(
+        sample::measuredProfile(shoot.kit.profiles[2], "measured", "first"));
     shoot.kit.cameras[0].profiles = {"note", "measured"};
     for (auto& setup : shoot.setups)
         setup.camera = "second";
@@ -135,12 +131,8 @@ TEST(Uses, WhatWasMeasuredGoesWithItsBodyAndItsProfileUnlessItIsRecordedIn) {
 TEST(Uses, WhatNobodyUsesLeavesASoundKit) {
     for (int kind = 0; kind < kGearKinds; ++kind) {
         Shoot shoot = sample::DayBench().shoot;
-        Profile measured = shoot.kit.profiles[0];
-        measured.id = "measured";
-        measured.measured = Measurement{};
-        measured.measured->camera = "first";
-        measured.measured->nominal = "index";
-        shoot.kit.profiles.push_back(measured);
+        shoot.kit.profiles.push_back(
+            sample::measuredProfile(shoot.kit.profiles[0], "measured", "first"));
         for (auto& setup : shoot.setups)
             setup.camera = "second";
         std::vector<std::string> ids;
