@@ -334,6 +334,25 @@ Outcome fitPoints(const std::vector<Point>& points, const Curve& nominal, const 
     return Done{};
 }
 
+// Nine tenths of what the readings that count do must be the curve's doing (coefficient of
+// determination; the limit is common practice, no source): scatter alone fits anything.
+Outcome checkExplained(const std::vector<Point>& points, const SeriesFit& fit) {
+    double sum = 0, squares = 0;
+    int used = 0;
+    for (const auto& point : points) {
+        if (fit.fates[point.index] != ReadingFate::Used)
+            continue;
+        sum += point.signal;
+        squares += point.signal * point.signal;
+        ++used;
+    }
+    const double variance = used > 0 ? squares / used - (sum / used) * (sum / used) : 0;
+    if (fit.rms.value() * fit.rms.value() <= 0.1 * variance)
+        return Done{};
+    return bad({}, "scatter of " + std::to_string(std::lround(fit.rms.value() / kCode)) + " codes",
+               "readings that rise with exposure: these hardly do");
+}
+
 // Between the last reading below a channel's end and the first flat one, and how sure.
 void placeClip(const Top& top, std::size_t channel, SeriesFit& fit) {
     const double decoded = stopsOf(decode(fit.curve, Signal(top.signal))).value();
@@ -369,6 +388,8 @@ Result<SeriesFit> fitSeries(std::span<const SeriesReading> readings, CodeRange r
     if (matters(nominal, points, offset))
         fit.flare = SceneLinear(offset.flare * std::exp2(-offset.shift));
     if (auto outcome = fitPoints(points, nominal, offset, fit); !outcome)
+        return outcome.error();
+    if (auto outcome = checkExplained(points, fit); !outcome)
         return outcome.error();
     std::optional<Signal> end;
     for (std::size_t c = 0; c < 3; ++c) {

@@ -44,7 +44,8 @@ struct SeriesFit {
 /// interval. Noise in light is `noise / slope`, so the ratio is `slope per stop / (ln 2 * noise)`.
 /// Fails with OutOfRange (`place` is "reading 4", or empty): fewer than kLeastReadings different
 /// steps, a span under three stops, values that are not finite, readings of which more than a
-/// third agree with no rising curve, or that scatter about every smooth curve.
+/// third agree with no rising curve, that scatter about every smooth curve, or so much that the
+/// curve is less than nine tenths of what they do.
 [[nodiscard]] Result<SeriesFit> fitSeries(std::span<const SeriesReading> readings, CodeRange range,
                                           const Curve& nominal, double snr = 2.0);
 
