@@ -260,18 +260,115 @@ TEST_F(KitStep, ACameraTravelsByFile) {
     EXPECT_EQ(kit(), before) << "cancelled";
 }
 
+// Types into the field of that name; false when there is none.
+bool typeField(KitView& view, const char* label, const char* text) {
+    for (auto* edit : view.findChildren<QuantityEdit*>())
+        if (edit->accessibleName() == QString::fromUtf8(label)) {
+            edit->setFocus();
+            edit->selectAll();
+            QTest::keyClick(edit, Qt::Key_Delete);
+            QTest::keyClicks(edit, QString::fromUtf8(text));
+            QTest::keyClick(edit, Qt::Key_Return);
+            QCoreApplication::processEvents();
+            return true;
+        }
+    return false;
+}
+
+// Two ends of one range: where one is moved past the other, the other comes along.
+TEST_F(KitStep, ALensStaysWholeWhicheverEndIsTyped) {
+    auto& view = window->view<KitView>();
+    const auto zoom = std::find_if(kit().lenses.begin(), kit().lenses.end(),
+                                   [](const Lens& lens) { return lens.shortest < lens.longest; });
+    ASSERT_NE(zoom, kit().lenses.end());
+    const auto id = zoom->id;
+    const auto lens = [&]() -> const Lens& { return *findLens(kit(), id); };
+    view.choose(GearKind::Lens, toQt(id));
+    const auto before = kit();
+    ASSERT_TRUE(typeField(view, "Shortest focal length", "135 mm")) << "the field's name";
+    EXPECT_EQ(lens().shortest, Millimetres(135));
+    EXPECT_EQ(lens().longest, Millimetres(135)) << "never shorter than the shortest";
+    ASSERT_TRUE(typeField(view, "Longest focal length", "20mm"));
+    EXPECT_EQ(lens().shortest, Millimetres(20)) << "never longer than the longest";
+    ASSERT_TRUE(typeField(view, "Widest T-stop", "T22"));
+    EXPECT_GE(lens().narrowest, lens().widest);
+    ASSERT_TRUE(typeField(view, "Narrowest T-stop", "T8"));
+    EXPECT_LE(lens().widest, lens().narrowest);
+    ASSERT_TRUE(typeField(view, "Closest focus", "0.45 m"));
+    EXPECT_EQ(lens().closest, Metres(0.45));
+    const auto sound = kit();
+    for (const auto& [field, text] :
+         {std::pair("Shortest focal length", "wide"), std::pair("Closest focus", "-1 m"),
+          std::pair("Narrowest T-stop", "T0"), std::pair("Name", "  ")}) {
+        EXPECT_TRUE(typeField(view, field, text)) << field;
+        EXPECT_FALSE(said().empty());
+        EXPECT_EQ(kit(), sound) << field << " kept the old value";
+    }
+    while (window->document().undoStack().canUndo())
+        window->document().undoStack().undo();
+    EXPECT_EQ(kit(), before);
+}
+
+TEST_F(KitStep, FiltersTakeEveryTraditionOfNdAndTwoWords) {
+    auto& view = window->view<KitView>();
+    const auto id = kit().filters[0].id;
+    const auto filter = [&]() -> const Filter& { return kit().filters[0]; };
+    view.choose(GearKind::Filter, toQt(id));
+    for (const auto& [typed, stops] :
+         {std::pair("ND1.2", 1.2 / std::log10(2.0)), std::pair("ND8", 3.0),
+          std::pair("2 stops", 2.0), std::pair("0.3", 0.3 / std::log10(2.0))}) {
+        ASSERT_TRUE(typeField(view, "Loss", typed)) << typed;
+        EXPECT_NEAR(lossOf(filter().label).value(), stops, 1e-9) << typed;
+    }
+    ASSERT_TRUE(typeField(view, "Cuts infrared (yes or no)", "YES"));
+    EXPECT_TRUE(filter().irCut);
+    ASSERT_TRUE(typeField(view, "Cuts infrared (yes or no)", "maybe"));
+    EXPECT_TRUE(filter().irCut);
+    EXPECT_NE(said().find("yes or no"), std::string::npos) << said();
+    ASSERT_TRUE(typeField(view, "Cuts infrared (yes or no)", "no"));
+    EXPECT_FALSE(filter().irCut);
+}
+
+TEST_F(KitStep, CardsAndDrivesTakeSpeedsInBothSpellings) {
+    auto& view = window->view<KitView>();
+    view.choose(GearKind::Card, QStringLiteral("sd-v60"));
+    ASSERT_TRUE(typeField(view, "Usable share", "90 %"));
+    EXPECT_EQ(findCard(kit(), "sd-v60")->usable, 0.9);
+    ASSERT_TRUE(typeField(view, "Reads at", "250 MB/s"));
+    EXPECT_EQ(findCard(kit(), "sd-v60")->read, DataRate(2000e6));
+    view.choose(GearKind::Reader, toQt(kit().readers[0].id));
+    ASSERT_TRUE(typeField(view, "To the computer", "10 Gb/s"));
+    EXPECT_EQ(kit().readers[0].bus, DataRate(10e9));
+    view.choose(GearKind::Drive, toQt(kit().drives[0].id));
+    ASSERT_TRUE(typeField(view, "Capacity", "4 TB"));
+    EXPECT_EQ(kit().drives[0].capacity, DataSize(4e12));
+    ASSERT_TRUE(typeField(view, "Reads at", "1 GB/s"));
+    EXPECT_EQ(kit().drives[0].read, DataRate(8e9));
+    view.choose(GearKind::Battery, toQt(kit().batteries[0].id));
+    ASSERT_TRUE(typeField(view, "Energy", "72 Wh"));
+    EXPECT_EQ(kit().batteries[0].energy, WattHours(72));
+    ASSERT_TRUE(typeField(view, "Usable until the camera stops", "101 %"));
+    EXPECT_LE(kit().batteries[0].usable, 1.0) << "no battery gives more than it has";
+}
+
+// The sheet draws the sensor areas and modes it describes, with the angles of the lens at hand.
+TEST_F(KitStep, TheSheetDrawsTheCameraItDescribes) {
+    window->view<KitView>().choose(GearKind::Camera, QStringLiteral("tarn-6"));
+    inSheet([](CameraSheet& sheet) {
+        auto* picture = sheet.findChild<QWidget*>(QStringLiteral("sensor-picture"));
+        ASSERT_TRUE(picture);
+        EXPECT_FALSE(picture->accessibleName().isEmpty());
+        const auto drawn = picture->grab().toImage();
+        typeModes(sheet, "UHD intra 10-bit 4:2:2 24@240");
+        QTest::qWait(1);
+        EXPECT_NE(picture->grab().toImage(), drawn) << "one mode instead of nine";
+    });
+    click("gear-describe");
+}
+
 TEST_F(KitStep, ReadersDrivesChargersAndBatteriesAreEdited) {
     const auto enter = [&](const char* label, const char* text) {
-        for (auto* edit : window->view<KitView>().findChildren<QuantityEdit*>())
-            if (edit->accessibleName() == QString::fromLatin1(label)) {
-                edit->setFocus();
-                edit->selectAll();
-                QTest::keyClicks(edit, QString::fromLatin1(text));
-                QTest::keyClick(edit, Qt::Key_Return);
-                QCoreApplication::processEvents();
-                return true;
-            }
-        return false;
+        return typeField(window->view<KitView>(), label, text);
     };
     window->view<KitView>().choose(GearKind::Reader, QStringLiteral("reader"));
     EXPECT_TRUE(enter("Takes", "SD, cfexpress b, CFast"));

@@ -225,6 +225,38 @@ TEST_F(ProfilesPage, AProfileInUseIsNotDeletedAndWrongCamerasAreNamed) {
     EXPECT_TRUE(note().contains(QStringLiteral("does not have Pip Soft"))) << note().toStdString();
 }
 
+TEST_F(ProfilesPage, AProfileIsRenamedInItsListAndNeverToNothing) {
+    auto* list = window->findChild<QListWidget*>(QStringLiteral("profiles"));
+    window->view<ProfilesView>().choose(QStringLiteral("pip-soft"));
+    const auto before = kit();
+    const auto rename = [&](const char* name) {
+        list->setFocus();
+        QTest::keyClick(list, Qt::Key_F2);
+        auto* edit = list->findChild<QLineEdit*>();
+        ASSERT_TRUE(edit);
+        edit->selectAll();
+        QTest::keyClick(edit, Qt::Key_Delete);
+        QTest::keyClicks(edit, QString::fromUtf8(name));
+        QTest::keyClick(edit, Qt::Key_Return); // the list takes it in its own time
+        EXPECT_TRUE(QTest::qWaitFor(
+            [&] {
+                return !list->findChild<QLineEdit*>() &&
+                       list->currentItem()->text() == QStringLiteral("Pip, evening") &&
+                       findProfile(kit(), "pip-soft")->name == "Pip, evening";
+            },
+            3000))
+            << name;
+    };
+    rename("Pip, evening");
+    EXPECT_EQ(findProfile(kit(), "pip-soft")->name, "Pip, evening");
+    EXPECT_EQ(list->currentItem()->text(), QStringLiteral("Pip, evening"));
+    rename("   ");
+    EXPECT_EQ(findProfile(kit(), "pip-soft")->name, "Pip, evening");
+    EXPECT_EQ(list->currentItem()->text(), QStringLiteral("Pip, evening")) << "the old one is back";
+    window->document().undoStack().undo();
+    EXPECT_EQ(kit(), before);
+}
+
 class BodyTest : public ProfilesPage {
 protected:
     void SetUp() override {

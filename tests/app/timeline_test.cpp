@@ -161,5 +161,59 @@ TEST_F(Timeline, AssistiveTechnologyHearsTheChosenTakeWithItsCards) {
         << heard.toStdString();
 }
 
+// What is lost is seen where it is lost: coral over its part of the take and across every row.
+TEST_F(Timeline, WhatCannotBeRecordedIsDrawnOverItsPartOfTheTake) {
+    const auto coralIn = [&](const QRectF& box) {
+        const auto image = picture().grab(box.toAlignedRect()).toImage();
+        const QColor coral = m_style.colours().coral;
+        int found = 0;
+        for (int y = 0; y < image.height(); ++y)
+            for (int x = 0; x < image.width(); ++x) {
+                const QColor at = image.pixelColor(x, y);
+                found += std::abs(at.red() - coral.red()) + std::abs(at.green() - coral.green()) +
+                             std::abs(at.blue() - coral.blue()) <
+                         30;
+            }
+        return found;
+    };
+    // Without readers and with one small card of each kind, takes run out of cards.
+    auto shoot = window->document().shoot();
+    shoot.kitFile.reset();
+    shoot.kit.readers.clear();
+    for (auto& card : shoot.kit.cards) {
+        card.count = 1;
+        card.capacity = DataSize(40e9);
+    }
+    window->document().edit(QStringLiteral("fewer cards"), shoot);
+    window->planner().settle();
+    ASSERT_FALSE(plan().cards.plan.shortfalls.empty());
+    for (const auto& gap : plan().cards.plan.shortfalls)
+        for (const auto& row : picture().geometry().rows()) {
+            if (row.kind != DayRowKind::Cards || row.lane != gap.lane)
+                continue;
+            const auto& demand = plan()
+                                     .cards.problem.lanes[static_cast<std::size_t>(gap.lane)]
+                                     .demands[static_cast<std::size_t>(gap.demand)];
+            const auto box = picture().geometry().box(row, gap.from, demand.end);
+            EXPECT_GT(coralIn(box), 20) << gap.lane << " " << gap.demand;
+        }
+}
+
+// "So far" stands where the last take really ended, and says by how much the day is late.
+TEST_F(Timeline, TheHourOfTheDayIsDrawnOnceTakesHaveReallyRun) {
+    const auto before = picture().grab().toImage();
+    const auto& first = plan().takes.front();
+    DayActions actions(window->document(), window->planner());
+    actions.happened(toQt(first.id), QStringLiteral("55min"));
+    window->planner().settle();
+    picture().fit();
+    EXPECT_NE(picture().grab().toImage(), before);
+    const QString heard =
+        QAccessible::queryAccessibleInterface(&picture())->text(QAccessible::Description);
+    EXPECT_GT(plan().takes.front().end - plan().takes.front().start, Seconds(54 * 60.0))
+        << heard.toStdString();
+    EXPECT_GE(plan().takes[1].start, plan().takes.front().end) << "what follows waits";
+}
+
 } // namespace
 } // namespace bslate::app

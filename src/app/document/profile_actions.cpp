@@ -59,6 +59,10 @@ void ProfileActions::remove(const QString& id) {
 }
 
 void ProfileActions::rename(const QString& id, const QString& name) {
+    if (name.trimmed().isEmpty()) {
+        emit refused(tr("A profile needs a name people know it by."));
+        return;
+    }
     m_kit.change(tr("Rename profile"), [&](Kit& kit) {
         if (auto* profile = findById(kit.profiles, fromQt(id)))
             profile->name = fromQt(name.trimmed());

@@ -53,8 +53,8 @@ ProfilesView::ProfilesView(ProfileActions& actions, const Style& style, QWidget*
 
 std::span<const KeyLine> ProfilesView::keys() const {
     static constexpr KeyLine kKeys[] = {
-        {"Return, Insert, R, L",
-         QT_TRANSLATE_NOOP("Help", "use in the setup, import a curve, recipes, LUT")}};
+        {"Return, F2, Insert, R, L",
+         QT_TRANSLATE_NOOP("Help", "use in the setup, rename, import a curve, recipes, LUT")}};
     return kKeys;
 }
 
@@ -88,6 +88,14 @@ QWidget* ProfilesView::buildSide() {
             return;
         m_id = item->data(Qt::UserRole).toString();
         showCurves();
+    });
+    connect(m_list, &QListWidget::itemChanged, this, [this](const QListWidgetItem* item) {
+        // The list is filled anew, which must not happen under the editor that is closing.
+        const auto rename = [this, id = item->data(Qt::UserRole).toString(), name = item->text()] {
+            m_actions.rename(id, name);
+            fillLists();
+        };
+        QMetaObject::invokeMethod(this, rename, Qt::QueuedConnection);
     });
     return side;
 }
@@ -132,6 +140,7 @@ void ProfilesView::fillLists() {
     for (const auto& profile : kit.profiles) {
         auto* item = new QListWidgetItem(toQt(profile.name), m_list);
         item->setData(Qt::UserRole, toQt(profile.id));
+        item->setFlags(item->flags() | Qt::ItemIsEditable); // F2
         m_compare->addItem(tr("with %1").arg(toQt(profile.name)), toQt(profile.id));
     }
     if (!findProfile(kit, fromQt(m_id)))
