@@ -26,20 +26,46 @@ std::string stateText(const PatchPlacement& patch, const Translator& translate) 
     return {};
 }
 
+// `text` with spaces behind it, `width` characters wide at least, one space in any case.
+std::string padded(const std::string& text, std::size_t width) {
+    const auto length = characters(text);
+    return length < width ? text + std::string(width - length, ' ') : text + " ";
+}
+
+// Columns as wide as the widest of their cells, and two spaces between them.
+std::string aligned(const std::vector<std::string>& cells, const std::vector<std::size_t>& widths) {
+    std::string text;
+    for (std::size_t i = 0; i < cells.size(); ++i)
+        text += i + 1 < cells.size() ? padded(cells[i], widths[i] + 2) : cells[i];
+    return text.substr(0, text.find_last_not_of(' ') + 1);
+}
+
 void appendList(std::string& text, const std::string& heading,
                 const std::vector<std::string>& lines) {
     if (lines.empty())
         return;
+    std::vector<std::size_t> widths;
+    for (const auto& line : lines) {
+        const auto cells = cellsOf(line);
+        widths.resize(std::max(widths.size(), cells.size()));
+        for (std::size_t i = 0; i + 1 < cells.size(); ++i)
+            widths[i] = std::max(widths[i], characters(cells[i]));
+    }
     text += "\n" + heading + "\n";
     for (const auto& line : lines)
-        text += "  " + line + "\n";
+        text += "  " + aligned(cellsOf(line), widths) + "\n";
 }
 
 } // namespace
 
-std::string padded(const std::string& text, std::size_t width) {
-    const auto length = characters(text);
-    return length < width ? text + std::string(width - length, ' ') : text + " ";
+std::vector<std::string> cellsOf(const std::string& line) {
+    std::vector<std::string> cells(1);
+    for (const char c : line)
+        if (c == '\t')
+            cells.emplace_back();
+        else
+            cells.back() += c;
+    return cells;
 }
 
 Card cardOf(const Shoot& shoot, const Setup& setup, const Translator& translate) {
@@ -53,8 +79,8 @@ Card cardOf(const Shoot& shoot, const Setup& setup, const Translator& translate)
     const auto verdict = judge(shoot, setup);
     if (verdict.evaluation)
         for (const auto& patch : verdict.evaluation->patches)
-            card.patches.push_back(padded(patch.name, 24) + padded(print(patch.viewed), 7) +
-                                   padded(print(patch.level), 6) + stateText(patch, translate));
+            card.patches.push_back(patch.name + "\t" + print(patch.viewed) + "\t" +
+                                   print(patch.level) + "\t" + stateText(patch, translate));
     for (const auto& finding : verdict.findings) {
         const auto title = titleOf(finding, translate);
         if (finding.accepted)

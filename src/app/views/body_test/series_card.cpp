@@ -34,16 +34,16 @@ Card seriesCard(const SeriesPlan& plan, const Kit& kit, const Camera& camera,
         {DialInField::Rate, {"dial-rate", {{"rate", plan.rate}}}},
         {DialInField::White, named(fromQt(tr("preset, as the lamp; never automatic")))}};
     const auto filters = filtersFor(kit, camera);
-    CardList frames{fromQt(tr("Frames, in this order: stop, shutter, iris, ND")), {}, true};
+    CardList frames{fromQt(tr("Frames, in this order: stop, shutter, iris, ND")), {}};
     int number = 1;
     for (const auto& step : plan.steps) {
         const auto shutter = std::holds_alternative<ShutterAngle>(step.shutter)
                                  ? print(std::get<ShutterAngle>(step.shutter))
                                  : print(std::get<Seconds>(step.shutter));
-        frames.lines.push_back(padded(std::to_string(number++), 4) +
-                               padded(fixedText(step.given.value(), 2), 8) + padded(shutter, 10) +
-                               padded(print(step.iris), 7) + filterNames(step, filters) +
-                               (step.reference ? fromQt(tr("  reference")) : std::string()));
+        frames.lines.push_back(std::to_string(number++) + "\t" + fixedText(step.given.value(), 2) +
+                               "\t" + shutter + "\t" + print(step.iris) + "\t" +
+                               filterNames(step, filters) + "\t" +
+                               (step.reference ? fromQt(tr("reference")) : std::string()));
     }
     card.lists.push_back(std::move(frames));
     const auto cardReading =
@@ -59,8 +59,7 @@ Card seriesCard(const SeriesPlan& plan, const Kit& kit, const Camera& camera,
                     "again.")),
           fromQt(tr("Read the middle of the card on the recorded file, each channel, and its "
                     "standard deviation as noise.")),
-          fromQt(tr("Lamps get hot and stands fall: let them cool, weigh them down."))},
-         false});
+          fromQt(tr("Lamps get hot and stands fall: let them cool, weigh them down."))}});
     return card;
 }
 

@@ -28,7 +28,7 @@ LampRow::LampRow(Actions& actions, const Style& style, QWidget* parent)
     , m_add(new QPushButton(tr("+ lamp (L)")))
     , m_new(new QuantityEdit(&LampRow::problemWith)) {
     setObjectName(QStringLiteral("lamp-row"));
-    m_row->setContentsMargins(kRowHead, 0, 0, 0);
+    m_row->setContentsMargins(static_cast<int>(kRowHead), 0, 0, 0);
     m_row->setSpacing(8);
     m_new->setObjectName(QStringLiteral("new-lamp"));
     m_new->setAccessibleName(tr("New lamp"));
@@ -162,7 +162,7 @@ void LampRow::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setFont(Style::font(TextRole::Secondary));
     painter.setPen(m_style.colours().muted);
-    painter.drawText(QRect(0, 4, kRowHead - 6, 18), Qt::AlignLeft, tr("Lamps"));
+    painter.drawText(QRectF(0, 4, kRowHead - 6, 18), Qt::AlignLeft, tr("Lamps"));
 }
 
 } // namespace bslate::app

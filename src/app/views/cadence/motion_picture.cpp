@@ -197,11 +197,11 @@ void MotionPicture::paintWords(QPainter& painter) const {
     const auto& t = m_style.colours();
     painter.setFont(Style::font(TextRole::Secondary));
     painter.setPen(t.muted);
-    painter.drawText(QRect(0, 4, kRowHead - 6, 18), Qt::AlignLeft, tr("Motion"));
+    painter.drawText(QRectF(0, 4, kRowHead - 6, 18), Qt::AlignLeft, tr("Motion"));
     const QString speed = toQt(print(m_shown->speed));
-    painter.drawText(QRect(0, 20, kRowHead - 6, 18), Qt::AlignLeft, speed);
+    painter.drawText(QRectF(0, 20, kRowHead - 6, 18), Qt::AlignLeft, speed);
     if (m_shown->assumedSpeed)
-        painter.drawText(QRect(0, 36, kRowHead - 6, 18), Qt::AlignLeft, tr("assumed"));
+        painter.drawText(QRectF(0, 36, kRowHead - 6, 18), Qt::AlignLeft, tr("assumed"));
     const QRectF line(kRowHead, height() - kWords + 2, width() - kRowHead, kWords - 2);
     QString how = tr("drawn still; Space plays it");
     if (m_state == State::Playing) {

@@ -80,8 +80,8 @@ void SpeedRuler::paintEvent(QPaintEvent*) {
     const auto& t = m_style.colours();
     painter.setFont(Style::font(TextRole::Secondary));
     painter.setPen(t.muted);
-    painter.drawText(QRect(0, 0, kRowHead - 6, 14), Qt::AlignLeft, tr("Life"));
-    painter.drawText(QRect(0, 15, kRowHead - 6, 16), Qt::AlignLeft, tr("On screen"));
+    painter.drawText(QRectF(0, 0, kRowHead - 6, 14), Qt::AlignLeft, tr("Life"));
+    painter.drawText(QRectF(0, 15, kRowHead - 6, 16), Qt::AlignLeft, tr("On screen"));
     const double scale = pixelsPerSecond();
     drawBlock(painter, QRectF(kRowHead, 3, kAction.value() * scale, 9), t.sky, {}, 0);
     drawBlock(painter, QRectF(kRowHead, 18, handle().x() - kRowHead, 9), t.marigold, {}, 0);

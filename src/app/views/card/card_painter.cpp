@@ -11,6 +11,8 @@
 #include <QPageSize>
 #include <QPdfWriter>
 
+#include <utility>
+
 namespace bslate::app {
 namespace {
 
@@ -36,13 +38,13 @@ public:
         }
         y += 10;
         y = list(y, QObject::tr("Where the scene lands (stops viewed, level)"), m_card.patches,
-                 m_t.sky, true);
+                 m_t.sky);
         for (const auto& more : m_card.lists)
-            y = list(y, toQt(more.heading), more.lines, m_t.sky, more.columns);
-        y = list(y, QObject::tr("Accepted on purpose"), m_card.accepted, m_t.coral, false);
-        y = list(y, QObject::tr("Still open"), m_card.open, m_t.coral, false);
-        y = list(y, QObject::tr("Tell grading"), m_card.grading, m_t.sea, false);
-        return list(y, QObject::tr("Take care"), m_card.safety, m_t.marigold, false);
+            y = list(y, toQt(more.heading), more.lines, m_t.sky);
+        y = list(y, QObject::tr("Accepted on purpose"), m_card.accepted, m_t.coral);
+        y = list(y, QObject::tr("Still open"), m_card.open, m_t.coral);
+        y = list(y, QObject::tr("Tell grading"), m_card.grading, m_t.sea);
+        return list(y, QObject::tr("Take care"), m_card.safety, m_t.marigold);
     }
 
 private:
@@ -69,25 +71,51 @@ private:
     }
 
     double list(double y, const QString& heading, const std::vector<std::string>& lines,
-                const QColor& colour, bool mono) {
+                const QColor& colour) {
         if (lines.empty())
             return y;
         QFont head = Style::font(TextRole::Title);
         head.setPixelSize(11);
-        QFont body = Style::font(mono ? TextRole::Typed : TextRole::Body);
+        QFont body = Style::font(TextRole::Body);
         body.setPixelSize(10);
         text(QRectF(kMargin, y, m_width, 16), head, colour, heading,
              Qt::AlignLeft | Qt::AlignVCenter);
         y += 17;
-        const int flags = Qt::AlignLeft | Qt::AlignTop | (mono ? 0 : int(Qt::TextWordWrap));
-        for (const auto& line : lines) {
-            m_painter.setFont(body);
-            const auto box = m_painter.boundingRect(QRectF(kMargin + 6, y, m_width - 6, 4000),
-                                                    flags, toQt(line));
-            text(box, body, m_t.ink, toQt(line), flags);
-            y = box.bottom() + 2;
-        }
+        const auto columns = columnsOf(lines, body);
+        for (const auto& line : lines)
+            y = row(y, cellsOf(line), columns, body);
         return y + 6;
+    }
+
+    // Where each column begins: after the widest cell of the one before it.
+    static std::vector<double> columnsOf(const std::vector<std::string>& lines, const QFont& font) {
+        const QFontMetricsF metrics(font);
+        std::vector<double> widths;
+        for (const auto& line : lines) {
+            const auto cells = cellsOf(line);
+            widths.resize(std::max(widths.size(), cells.size()));
+            for (std::size_t i = 0; i + 1 < cells.size(); ++i)
+                widths[i] = std::max(widths[i], metrics.horizontalAdvance(toQt(cells[i])) + 14);
+        }
+        double x = kMargin + 6;
+        for (auto& width : widths)
+            x += std::exchange(width, x);
+        return widths;
+    }
+
+    double row(double y, const std::vector<std::string>& cells, const std::vector<double>& columns,
+               const QFont& font) {
+        constexpr int flags = int(Qt::AlignLeft) | int(Qt::AlignTop) | int(Qt::TextWordWrap);
+        double bottom = y;
+        m_painter.setFont(font);
+        for (std::size_t i = 0; i < cells.size(); ++i) {
+            const double left = columns[i];
+            const QRectF room(left, y, kMargin + m_width - left, 4000);
+            const auto box = m_painter.boundingRect(room, flags, toQt(cells[i]));
+            text(box, font, m_t.ink, toQt(cells[i]), flags);
+            bottom = std::max(bottom, box.bottom());
+        }
+        return bottom + 2;
     }
 
     QPainter& m_painter;

@@ -100,8 +100,9 @@ void LightCanvas::drawGrid(QPainter& painter, const Geometry& g) const {
         const double y = std::round(g.y(Level(percent))) + 0.5;
         painter.setPen(QPen(t.line, 1));
         painter.drawLine(QPointF(g.recording.left(), y), QPointF(g.recording.right(), y));
+        // Left: what an instrument reads at the same level keeps clear of it.
         drawText(painter, QRectF(0, y - 8, g.instruments.left() - 6, 16),
-                 Qt::AlignRight | Qt::AlignVCenter, t.muted, small,
+                 Qt::AlignLeft | Qt::AlignVCenter, t.muted, small,
                  QStringLiteral("%1 %").arg(percent));
         const double code = codeOf(signalAt(Level(percent), CodeRange::Legal, m_at->depth),
                                    CodeRange::Legal, m_at->depth);

@@ -64,11 +64,12 @@ void DayGeometry::arrange(const DayPlan& plan, const QRectF& area) {
     double sum = 0;
     for (const auto& row : m_rows)
         sum += wanted(row.kind) + kGap;
-    const double scale = std::clamp(m_area.height() / sum, 0.55, 1.25);
+    const double scale = std::clamp(m_area.height() / sum, 0.55, 1.7);
     double y = m_area.top();
     for (auto& row : m_rows) {
         row.top = y;
-        row.height = wanted(row.kind) * scale;
+        row.height =
+            wanted(row.kind) * (row.kind == DayRowKind::AtHand ? std::min(scale, 1.0) : scale);
         y += row.height + kGap * scale;
     }
     Seconds from = plan.start, to = plan.start + Seconds(3600);

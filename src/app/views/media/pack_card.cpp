@@ -25,19 +25,19 @@ Card packCardOf(const Shoot& shoot, const PackList& list) {
     std::optional<PackKind> kind;
     for (const auto& row : list.rows) {
         if (kind != row.kind)
-            card.lists.push_back({fromQt(headingOf(row.kind)), {}, true});
+            card.lists.push_back({fromQt(headingOf(row.kind)), {}});
         kind = row.kind;
         const QString missing =
-            row.needed > row.owned ? onCard("  %1 missing").arg(row.needed - row.owned) : QString();
-        card.lists.back().lines.push_back(padded("[ ] " + std::to_string(row.needed), 8) +
-                                          padded(row.name, 26) +
-                                          fromQt(onCard("of %1").arg(row.owned) + missing));
+            row.needed > row.owned ? onCard("%1 missing").arg(row.needed - row.owned) : QString();
+        card.lists.back().lines.push_back("[ ] " + std::to_string(row.needed) + "\t" + row.name +
+                                          "\t" + fromQt(onCard("of %1").arg(row.owned)) + "\t" +
+                                          fromQt(missing));
     }
-    CardList labels{fromQt(onCard("Labels for the cards")), {}, true};
+    CardList labels{fromQt(onCard("Labels for the cards")), {}};
     for (const auto& label : list.labels) {
-        labels.lines.push_back(padded(label.label, 6) + label.name);
+        labels.lines.push_back(label.label + "\t" + label.name);
         for (const auto& where : label.where)
-            labels.lines.push_back(padded({}, 8) + where);
+            labels.lines.push_back("\t" + where);
     }
     if (!labels.lines.empty())
         card.lists.push_back(std::move(labels));
