@@ -4,6 +4,7 @@
 #include <gtest/gtest.h>
 
 #include <algorithm>
+#include <charconv>
 #include <cmath>
 #include <regex>
 #include <vector>
@@ -11,11 +12,18 @@
 namespace bslate::cli {
 namespace {
 
+// Whatever the locale.
+double number(const std::string& text) {
+    double value = 0;
+    std::from_chars(text.data(), text.data() + text.size(), value);
+    return value;
+}
+
 std::vector<double> numbersIn(const std::string& text) {
-    static const std::regex number("-?[0-9]+(\\.[0-9]+)?");
+    static const std::regex written("-?[0-9]+(\\.[0-9]+)?");
     std::vector<double> found;
-    for (std::sregex_iterator at(text.begin(), text.end(), number), end; at != end; ++at)
-        found.push_back(std::stod(at->str()));
+    for (std::sregex_iterator at(text.begin(), text.end(), written), end; at != end; ++at)
+        found.push_back(number(at->str()));
     return found;
 }
 

@@ -61,6 +61,8 @@ bool takeShot(MainWindow& window, const Shot& shot) {
     window.document().verdicts().settle();
     window.verdict().refresh();
     settle();
+    if (auto* page = window.showView(shot.view)) // what was set in motion meanwhile arrives
+        page->settle();
     if (widget->grab().save(shot.file, "PNG"))
         return true;
     std::cerr << "bright-slate: --shot: cannot write \"" << shot.file.toStdString() << "\"\n";

@@ -6,7 +6,14 @@
 namespace bslate {
 namespace {
 
-void moveUnder(Finding& cause, Finding&& finding) {
+enum class WaysOut {
+    OfAll,   ///< each of them is one
+    OfCause, ///< what cures the cause cures what it does; theirs count where it has none
+};
+
+void moveUnder(Finding& cause, Finding&& finding, WaysOut ways) {
+    if (ways == WaysOut::OfCause && !cause.remedies.empty())
+        finding.remedies.clear();
     for (auto& remedy : finding.remedies)
         if (std::none_of(cause.remedies.begin(), cause.remedies.end(),
                          [&](const Remedy& own) { return own.edit == remedy.edit; }))
@@ -21,21 +28,26 @@ void moveUnder(Finding& cause, Finding&& finding) {
 // Moves those that `belongs` names under the finding at `cause`, which may change its place.
 template<class Belongs>
 void gatherUnder(std::vector<Finding>& findings, FindingId cause, std::string_view subject,
-                 Belongs belongs) {
+                 WaysOut ways, Belongs belongs) {
     const auto head = std::find_if(findings.begin(), findings.end(), [&](const Finding& finding) {
         return finding.id == cause && finding.subject == subject;
     });
     if (head == findings.end())
         return;
+    const auto follows = [&](const Finding& finding) {
+        return &finding != &*head && finding.severity >= head->severity &&
+               finding.accepted.has_value() == head->accepted.has_value() && belongs(finding);
+    };
     std::vector<Finding> apart;
+    std::ptrdiff_t place = 0;
     for (auto& finding : findings)
-        if (&finding != &*head && finding.accepted.has_value() == head->accepted.has_value() &&
-            belongs(finding))
-            moveUnder(*head, std::move(finding));
-        else if (&finding != &*head)
+        if (&finding == &*head)
+            place = std::ssize(apart);
+        else if (follows(finding))
+            moveUnder(*head, std::move(finding), ways);
+        else
             apart.push_back(std::move(finding));
-    apart.insert(apart.begin() + std::min(head - findings.begin(), std::ssize(apart)),
-                 std::move(*head));
+    apart.insert(apart.begin() + place, std::move(*head));
     findings = std::move(apart);
 }
 
@@ -51,6 +63,24 @@ bool isOfAnEnd(const Finding& finding, const PatchPlacement& top, const PatchPla
     }
 }
 
+// What too much or too little light for the school does beside being that.
+bool isOfTheLight(const Finding& finding, bool tooMuch, const PatchPlacement& top,
+                  const PatchPlacement& bottom) {
+    switch (finding.id) {
+    case FindingId::SkinAbove:
+    case FindingId::TooBrightAtMinimum:
+        return tooMuch;
+    case FindingId::SkinBelow:
+        return !tooMuch;
+    case FindingId::PatchNearClip:
+        return tooMuch && finding.subject == top.id;
+    case FindingId::PatchInNoise:
+        return !tooMuch && finding.subject == bottom.id;
+    default:
+        return false;
+    }
+}
+
 } // namespace
 
 void tellOnce(std::vector<Finding>& findings, const Evaluation& at) {
@@ -58,10 +88,14 @@ void tellOnce(std::vector<Finding>& findings, const Evaluation& at) {
     const auto* bottom = darkest(at);
     if (!top || !bottom)
         return;
-    gatherUnder(findings, FindingId::PatchClipped, top->id,
+    gatherUnder(findings, FindingId::PatchClipped, top->id, WaysOut::OfAll,
                 [](const Finding& finding) { return finding.id == FindingId::PlaceOrHighlight; });
-    gatherUnder(findings, FindingId::SceneWider, {},
+    gatherUnder(findings, FindingId::SceneWider, {}, WaysOut::OfAll,
                 [&](const Finding& finding) { return isOfAnEnd(finding, *top, *bottom); });
+    for (const auto light : {FindingId::NdNeeded, FindingId::NdLeftOver, FindingId::LightShort})
+        gatherUnder(findings, light, {}, WaysOut::OfCause, [&](const Finding& finding) {
+            return isOfTheLight(finding, light == FindingId::NdNeeded, *top, *bottom);
+        });
 }
 
 std::vector<std::string> keysAccepted(const Finding& finding) {

@@ -8,7 +8,9 @@ namespace bslate {
 
 /// Moves into `follows` of its cause, with its remedies: of a scene wider than the camera, what
 /// that does to the scene's two ends; of a highlight that is lost, that its place and it cannot
-/// both be had. What was accepted stays apart from what was not.
+/// both be had; of light that is too much or too little for the school, what that does to the face
+/// and to the end it drives out. What was accepted stays apart from what was not, and what is worse
+/// than its cause speaks for itself.
 void tellOnce(std::vector<Finding>& findings, const Evaluation& at);
 
 /// What is accepted with a finding: itself, and what is told with it. That a place and a highlight

@@ -90,6 +90,9 @@ TEST(Judge, RemediesCureWhatTheyAreOfferedFor) {
                 EXPECT_NEAR(darkest(*judged.evaluation)->aboveNoise.value(), remedy.shadows.value(),
                             1e-9);
                 cured.insert(std::string(kindOf(finding.id).key));
+                for (const auto& other : finding.follows)
+                    if (!judged.find(other.key()))
+                        cured.insert(std::string(kindOf(other.id).key));
                 ++checked;
             }
         }

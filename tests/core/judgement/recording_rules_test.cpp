@@ -1,6 +1,7 @@
 // What the mode, the take, the light and the other setups bring into the verdict.
 #include "core/facts/dial_in.h"
 #include "core/judgement/judge.h"
+#include "core/judgement/told_once.h"
 #include "support/sample_recording.h"
 
 #include <gtest/gtest.h>
@@ -37,8 +38,13 @@ TEST_P(RecordingRule, SaysItAndItsRemedyCuresIt) {
         << titleOf(*finding);
     EXPECT_EQ((titleOf(*finding) + reasonOf(*finding)).find('{'), std::string::npos)
         << reasonOf(*finding);
-    EXPECT_EQ(finding->remedies.empty() ? "" : titleOf(finding->remedies[0]), shown.remedy);
-    for (const auto& remedy : finding->remedies) {
+    // Of what is told with its cause the ways out are the cause's.
+    std::vector<Remedy> remedies;
+    for (const auto& told : verdict.findings)
+        if (findTold({told}, shown.key))
+            remedies = told.remedies;
+    EXPECT_EQ(remedies.empty() ? "" : titleOf(remedies[0]), shown.remedy);
+    for (const auto& remedy : remedies) {
         const auto after = applied(bench.shoot, remedy.edit);
         const auto cured = judge(after, after.setups[0]);
         EXPECT_EQ(cured.find(shown.key), nullptr) << titleOf(remedy);

@@ -73,6 +73,43 @@ TEST(ToldOnce, APatchThatIsNoEndOfTheSceneSpeaksForItself) {
     EXPECT_TRUE(alone);
 }
 
+// A stop too much is one thing to do, not three: the light is told with the face it moves.
+TEST(ToldOnce, LightOffThePlaceTellsOfTheFaceWithIt) {
+    const struct {
+        double iris;
+        const char *cause, *face;
+    } cases[] = {{2.0, "nd-needed", "skin-above:skin"}, {8.0, "light-short", "skin-below:skin"}};
+    for (const auto& one : cases) {
+        Shoot shoot = stretched(-4, -4); // both ends well inside
+        shoot.setups[0].iris = TStop(one.iris);
+        const auto verdict = judge(shoot, shoot.setups[0]);
+        const auto* cause = verdict.find(one.cause);
+        ASSERT_TRUE(cause) << one.cause;
+        ASSERT_FALSE(cause->follows.empty()) << one.cause;
+        EXPECT_EQ(cause->follows[0].key(), one.face);
+        EXPECT_NE(reasonOf(*cause).find(titleOf(cause->follows[0])), std::string::npos)
+            << reasonOf(*cause);
+        int rows = 0;
+        for (const auto& finding : verdict.findings)
+            rows += finding.severity <= Severity::Caution;
+        EXPECT_EQ(rows, 1) << one.cause;
+        for (const auto& remedy : cause->remedies) {
+            const auto after = applied(shoot, remedy.edit);
+            EXPECT_FALSE(judge(after, after.setups[0]).find(one.cause)) << titleOf(remedy);
+        }
+    }
+}
+
+// A loss is worse than the light that brings it: it stays a fault of its own.
+TEST(ToldOnce, WhatIsWorseThanItsCauseSpeaksForItself) {
+    Shoot shoot = stretched(-1, -4);
+    shoot.setups[0].iris = TStop(2.0);
+    const auto verdict = judge(shoot, shoot.setups[0]);
+    ASSERT_TRUE(verdict.find("patch-clipped:sky"));
+    EXPECT_EQ(verdict.findings.front().severity, Severity::Fault);
+    EXPECT_EQ(verdict.worst(), Severity::Fault);
+}
+
 // Letting a cause go lets go of what is told with it; taken back, everything is told as before.
 TEST(ToldOnce, WhatIsAcceptedStaysTogetherAndApartFromTheRest) {
     Shoot shoot = stretched(0, 3);

@@ -74,6 +74,10 @@ std::span<const KeyLine> BodyTestView::keys() const {
     return kKeys;
 }
 
+void BodyTestView::settle() {
+    m_picture->settle();
+}
+
 QWidget* BodyTestView::buildSide() {
     auto* side = new QWidget;
     side->setFixedWidth(300);
@@ -101,9 +105,7 @@ QWidget* BodyTestView::buildSide() {
     button(new QPushButton(tr("What to record\u2026")), "test-card", [this] { showCard(); });
     m_readings->setObjectName(QStringLiteral("readings"));
     m_readings->setAccessibleName(tr("Readings"));
-    QFont mono = Style::font(TextRole::Typed);
-    mono.setPixelSize(12);
-    m_readings->setFont(mono);
+    m_readings->setFont(Style::font(TextRole::Body)); // its figures are even, and show no holes
     m_readings->setTabChangesFocus(true);
     m_readings->setLineWrapMode(QPlainTextEdit::NoWrap);
     m_readings->setPlaceholderText(

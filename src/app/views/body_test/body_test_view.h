@@ -26,6 +26,7 @@ public:
     BodyTestView(ProfileActions& actions, const Style& style, QWidget* parent = nullptr);
 
     [[nodiscard]] std::span<const KeyLine> keys() const override;
+    void settle() override;
 
     void refresh();
     void setReadings(const QString& csv);

@@ -49,6 +49,12 @@ void FitPicture::show(std::vector<SeriesReading> readings, SeriesFit fit, Curve 
     update();
 }
 
+void FitPicture::settle() {
+    m_motion->stop();
+    m_pulled = 1;
+    update();
+}
+
 void FitPicture::clear(const QString& why) {
     m_shown.reset();
     m_why = why;

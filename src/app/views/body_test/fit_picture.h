@@ -24,6 +24,8 @@ public:
     /// `pull` lets the curve move from the nominal one to the fitted one; else it is there at once.
     void show(std::vector<SeriesReading> readings, SeriesFit fit, Curve nominal, bool pull);
     void clear(const QString& why);
+    /// Without waiting for the curve to be pulled into its place.
+    void settle();
     [[nodiscard]] QString words() const;
 
     QSize sizeHint() const override { return {560, 420}; }

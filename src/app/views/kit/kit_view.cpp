@@ -7,6 +7,7 @@
 #include "app/views/kit/gear_fields.h"
 #include "app/views/kit/modes_picture.h"
 #include "app/views/kit/sensor_picture.h"
+#include "app/widgets/more_button.h"
 #include "app/widgets/save_path.h"
 #include "core/quantity/print.h"
 
@@ -14,7 +15,6 @@
 #include <QFormLayout>
 #include <QKeyEvent>
 #include <QLabel>
-#include <QMenu>
 #include <QPainter>
 #include <QPushButton>
 #include <QTreeWidget>
@@ -123,21 +123,15 @@ QLayout* KitView::buildButtons() {
         if (const QString path = m_ask(false); !path.isEmpty())
             m_actions.importFile(path);
     });
-    auto* more = button(tr("More"), "gear-more");
-    auto* menu = new QMenu(more);
-    more->setMenu(menu);
-    const auto entry = [&](const QString& text, const char* name, auto act) {
-        auto* made = menu->addAction(text);
-        made->setObjectName(QString::fromLatin1(name));
-        connect(made, &QAction::triggered, this, act);
-    };
-    entry(tr("D&uplicate this"), "gear-duplicate", [this] { duplicate(); });
-    entry(tr("&Delete this"), "gear-delete", [this] { removeChosen(); });
-    entry(tr("&Export this\u2026"), "gear-export", [this] {
+    auto* more = new MoreButton("gear-more");
+    row->addWidget(more);
+    more->entry(tr("D&uplicate this"), "gear-duplicate", [this] { duplicate(); });
+    more->entry(tr("&Delete this"), "gear-delete", [this] { removeChosen(); });
+    more->entry(tr("&Export this\u2026"), "gear-export", [this] {
         if (const QString path = m_ask(true); !path.isEmpty())
             m_actions.exportFile(path, m_kind, m_id);
     });
-    entry(tr("Export the &whole kit\u2026"), "kit-export", [this] {
+    more->entry(tr("Export the &whole kit\u2026"), "kit-export", [this] {
         if (const QString path = m_ask(true); !path.isEmpty())
             m_actions.exportFile(path, m_kind, {});
     });

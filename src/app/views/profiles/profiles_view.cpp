@@ -7,6 +7,7 @@
 #include "app/views/profiles/import_dialog.h"
 #include "app/views/profiles/ramp_picture.h"
 #include "app/views/profiles/recipe_sheet.h"
+#include "app/widgets/more_button.h"
 #include "core/facts/evaluate.h"
 #include "core/quantity/print.h"
 
@@ -67,22 +68,7 @@ QWidget* ProfilesView::buildSide() {
     m_list->setAccessibleName(tr("Profiles"));
     m_list->installEventFilter(this); // letters are commands here, not a search
     column->addWidget(m_list, 1);
-    const auto button = [&](const QString& text, const char* name, auto act) {
-        auto* made = new QPushButton(text);
-        made->setObjectName(QString::fromLatin1(name));
-        connect(made, &QPushButton::clicked, this, act);
-        column->addWidget(made);
-    };
-    button(tr("Use in the setup (Return)"), "profile-use", [this] { m_actions.useInSetup(m_id); });
-    button(tr("Import a curve\u2026 (Insert)"), "profile-import", [this] {
-        if (const QString path = m_ask(); !path.isEmpty())
-            importFile(path);
-    });
-    button(tr("From the colour library\u2026"), "profile-library", [this] { importFromLibrary(); });
-    button(tr("Recipes\u2026 (R)"), "profile-recipes", [this] { openRecipes(); });
-    button(tr("LUT of the setup\u2026 (L)"), "profile-lut",
-           [this] { emit sheetRequested(QStringLiteral("lut")); });
-    button(tr("Delete"), "profile-delete", [this] { m_actions.remove(m_id); });
+    column->addLayout(buildButtons());
     connect(m_list, &QListWidget::currentItemChanged, this, [this](QListWidgetItem* item) {
         if (!item)
             return;
@@ -98,6 +84,35 @@ QWidget* ProfilesView::buildSide() {
         QMetaObject::invokeMethod(this, rename, Qt::QueuedConnection);
     });
     return side;
+}
+
+// The two that begin something, and a menu for what follows.
+QLayout* ProfilesView::buildButtons() {
+    auto* row = new QHBoxLayout;
+    const auto button = [&](const QString& text, const QString& tip, const char* name, auto act) {
+        auto* made = new QPushButton(text);
+        made->setObjectName(QString::fromLatin1(name));
+        made->setToolTip(tip);
+        connect(made, &QPushButton::clicked, this, act);
+        row->addWidget(made);
+    };
+    button(tr("Use it"), tr("Use in the setup (Return)"), "profile-use",
+           [this] { m_actions.useInSetup(m_id); });
+    button(tr("Import\u2026"), tr("Import a curve from a file (Insert)"), "profile-import", [this] {
+        if (const QString path = m_ask(); !path.isEmpty())
+            importFile(path);
+    });
+    auto* more = new MoreButton("profile-more");
+    row->addWidget(more);
+    more->entry(tr("Import from the &colour library\u2026"), "profile-library",
+                [this] { importFromLibrary(); });
+    more->entry(tr("&Recipes\u2026\tR"), "profile-recipes", [this] { openRecipes(); });
+    more->entry(tr("&LUT of the setup\u2026\tL"), "profile-lut",
+                [this] { emit sheetRequested(QStringLiteral("lut")); });
+    more->entry(tr("Re&name\tF2"), "profile-rename",
+                [this] { m_list->editItem(m_list->currentItem()); });
+    more->entry(tr("&Delete\tDel"), "profile-delete", [this] { m_actions.remove(m_id); });
+    return row;
 }
 
 QWidget* ProfilesView::buildPage() {

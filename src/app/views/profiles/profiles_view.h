@@ -48,6 +48,7 @@ protected:
 
 private:
     QWidget* buildSide();
+    QLayout* buildButtons();
     QWidget* buildPage();
     void fillLists();
     void showCurves();
