@@ -16,7 +16,7 @@ namespace bslate::app {
 namespace {
 
 constexpr double kLeft = 30;
-constexpr double kLine = 104;
+constexpr double kLine = 90;
 constexpr double kLabelRoom = 60;
 constexpr double kDefaultLow = -5;  // log2 cd/m2: about 0.03 cd/m2
 constexpr double kDefaultHigh = 14; // about 16 000 cd/m2
@@ -165,7 +165,7 @@ void ScenePicture::paintEvent(QPaintEvent*) {
     }
     QFont bold = small;
     bold.setBold(true);
-    staggerLabels(labels, bold, 6, width() - 6.0, kLine - 14, 16, 5);
+    staggerLabels(labels, bold, 6, width() - 6.0, kLine - 14, 16, 4);
     painter.setFont(bold);
     for (const auto& label : labels) {
         if (label.box.isEmpty())

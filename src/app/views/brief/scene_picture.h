@@ -19,8 +19,8 @@ public:
     ScenePicture(Actions& actions, const Style& style, QWidget* parent = nullptr);
 
     void showScene(const QString& sceneId);
-    QSize sizeHint() const override { return {600, 210}; }
-    QSize minimumSizeHint() const override { return {420, 204}; }
+    QSize sizeHint() const override { return {600, 196}; }
+    QSize minimumSizeHint() const override { return {420, 190}; }
 
 signals:
     void typeRequested(const QString& patchId);

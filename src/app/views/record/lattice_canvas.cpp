@@ -303,9 +303,13 @@ void LatticeCanvas::paintRowHead(QPainter& painter, int row) const {
     painter.drawText(area.adjusted(0, 6, 0, 0), Qt::AlignLeft | Qt::AlignTop,
                      elided(toQt(shown.name), Style::font(TextRole::Body), area.width()));
     QString size = toQt(print(shown.frame));
-    if (shown.codec && !shown.codec->container.empty())
-        size += QStringLiteral(" \u00b7 ") + toQt(shown.codec->container);
     painter.setFont(Style::font(TextRole::Secondary));
+    if (shown.codec && !shown.codec->container.empty()) {
+        // Whole or not at all: half of a container's name is none.
+        const QString with = size + QStringLiteral(" \u00b7 ") + toQt(shown.codec->container);
+        if (painter.fontMetrics().horizontalAdvance(with) <= area.width())
+            size = with;
+    }
     painter.setPen(t.muted);
     painter.drawText(area.adjusted(0, 26, 0, 0), Qt::AlignLeft | Qt::AlignTop,
                      elided(size, Style::font(TextRole::Secondary), area.width()));

@@ -78,10 +78,13 @@ void OpticsPicture::paintSensor(QPainter& painter, const QRectF& area) const {
     drawBlock(painter, now.adjusted(1, 1, -1, -1), Qt::transparent, t.marigold, 2);
     painter.setFont(Style::font(TextRole::Secondary));
     painter.setPen(t.ink);
-    painter.drawText(now, Qt::AlignCenter,
-                     QStringLiteral("%1 \u00d7 %2")
-                         .arg(toQt(fixedText(m_now->facts.areaWidth.value(), 1)),
-                              toQt(fixedText(m_now->facts.areaHeight.value(), 1))));
+    const auto& facts = m_now->facts;
+    QString inside = QStringLiteral("%1 \u00d7 %2")
+                         .arg(toQt(fixedText(facts.areaWidth.value(), 1)),
+                              toQt(fixedText(facts.areaHeight.value(), 1)));
+    if (facts.readout.value() > 0)
+        inside += tr("\nread in %1 ms").arg(facts.readout.value() * 1000, 0, 'f', 1);
+    painter.drawText(now, Qt::AlignCenter, inside);
 }
 
 void OpticsPicture::paintAngle(QPainter& painter, const QRectF& area) const {
@@ -165,9 +168,7 @@ void OpticsPicture::paintEvent(QPaintEvent*) {
         sharp = tr("focused at %1: sharp %2 to %3")
                     .arg(toQt(print(*m_now->focus)), toQt(print(facts.sharp->nearest)),
                          toQt(print(facts.sharp->farthest)));
-    sharp += tr("   \u00b7   hyperfocal %1 (dashed)").arg(toQt(print(facts.hyperfocal)));
-    if (facts.readout.value() > 0)
-        sharp += tr("   \u00b7   readout %1 ms").arg(facts.readout.value() * 1000, 0, 'f', 1);
+    sharp += tr(" \u00b7 hyperfocal %1 (dashed)").arg(toQt(print(facts.hyperfocal)));
     painter.drawText(text.adjusted(0, 20, 0, 0), Qt::AlignLeft | Qt::AlignTop,
                      elided(sharp, painter.font(), text.width()));
     paintDistances(painter,
