@@ -72,9 +72,6 @@ TEST_F(Access, FontsShipWithTheApplication) {
     for (const QChar digit : QStringLiteral("0123456789"))
         EXPECT_EQ(value.horizontalAdvance(digit), value.horizontalAdvance(QLatin1Char('0')))
             << "figures under each other stand in columns";
-    const QFontMetricsF mono(Style::font(TextRole::Typed));
-    EXPECT_EQ(mono.horizontalAdvance(QStringLiteral("iiii")),
-              mono.horizontalAdvance(QStringLiteral("WWWW")));
 }
 
 TEST_F(Access, EveryPaintedControlHasNameRoleAndValue) {

@@ -13,25 +13,23 @@
 namespace bslate::app {
 namespace {
 
-// B612 Mono also calls its typographic family "B612", so asking for "B612" may give the mono
-// face. The proportional face is loaded under a name of our own, of the same length.
+// B612 Mono, which may be installed, also calls its typographic family "B612", so asking for "B612"
+// may give the mono face. Ours is loaded under a name of our own, of the same length.
 const QString kSans = QStringLiteral("Bsl1");
 
-bool loadFont(const char* file, bool renamed) {
+bool loadFont(const char* file) {
     QFile font(QStringLiteral(":/fonts/%1.otf").arg(QString::fromLatin1(file)));
     if (!font.open(QIODevice::ReadOnly))
         return false;
     QByteArray bytes = font.readAll();
-    if (renamed) {
-        const auto utf16 = [](const char* name) {
-            QByteArray wide;
-            for (; *name; ++name)
-                wide.append('\0').append(*name);
-            return wide;
-        };
-        bytes.replace(utf16("B612"), utf16("Bsl1"));
-        bytes.replace("B612", "Bsl1");
-    }
+    const auto utf16 = [](const char* name) {
+        QByteArray wide;
+        for (; *name; ++name)
+            wide.append('\0').append(*name);
+        return wide;
+    };
+    bytes.replace(utf16("B612"), utf16("Bsl1"));
+    bytes.replace("B612", "Bsl1");
     return QFontDatabase::addApplicationFontFromData(bytes) >= 0;
 }
 
@@ -51,9 +49,7 @@ bool Style::loadFonts() {
     }();
     bool loaded = registered;
     for (const char* file : {"B612-Regular", "B612-Bold"})
-        loaded = loadFont(file, true) && loaded;
-    for (const char* file : {"B612Mono-Regular", "B612Mono-Bold"})
-        loaded = loadFont(file, false) && loaded;
+        loaded = loadFont(file) && loaded;
     return loaded;
 }
 
@@ -67,7 +63,7 @@ void Style::setTheme(Theme theme) {
 }
 
 QFont Style::font(TextRole role) {
-    QFont font(role == TextRole::Typed ? QStringLiteral("B612 Mono") : kSans);
+    QFont font(kSans);
     font.setHintingPreference(QFont::PreferNoHinting);
     switch (role) {
     case TextRole::Secondary:
@@ -75,7 +71,6 @@ QFont Style::font(TextRole role) {
         break;
     case TextRole::Body:
     case TextRole::Value:
-    case TextRole::Typed:
         font.setPixelSize(13);
         break;
     case TextRole::Title:

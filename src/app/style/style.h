@@ -9,15 +9,7 @@ class QApplication;
 
 namespace bslate::app {
 
-enum class TextRole {
-    Secondary,
-    Body,
-    Title,
-    Value,
-    BigValue,
-    Head,
-    Typed ///< lines of fields under each other, in the monospaced face
-};
+enum class TextRole { Secondary, Body, Title, Value, BigValue, Head };
 
 /// Holds the theme in use and tells the widgets when it changes. One is made in main() and
 /// handed down.
@@ -35,8 +27,7 @@ public:
     void setTheme(Theme theme);
     [[nodiscard]] const Tokens& colours() const { return tokens(m_theme); }
 
-    /// B612 in the role's pixel size, whose figures are all of one width; what is typed in lines
-    /// uses B612 Mono.
+    /// B612 in the role's pixel size, whose figures are all of one width.
     [[nodiscard]] static QFont font(TextRole role);
 
     /// Palette and style sheet for the standard widgets.

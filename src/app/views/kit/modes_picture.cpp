@@ -15,9 +15,9 @@
 namespace bslate::app {
 namespace {
 
-constexpr double kModeRow = 24, kModeHead = 22;
+constexpr double kModeRow = 24, kModeHead = 22;         // a row is taller where there is room
 constexpr double kNames = 148, kCrop = 70, kAngle = 54; // columns before the rates
-constexpr double kWidestColumn = 52;
+constexpr double kWidestColumn = 110;
 
 int columnOf(FrameRate rate) {
     return static_cast<int>(std::lround(rate.toDouble()));
@@ -120,8 +120,10 @@ void ModesPicture::paintEvent(QPaintEvent*) {
                          QString::number(rates[i]));
     const auto rows =
         std::max<std::size_t>(1, static_cast<std::size_t>((height() - kModeHead) / kModeRow));
+    const double high = std::clamp((height() - kModeHead) / double(m_camera.modes.size()), kModeRow,
+                                   1.7 * kModeRow);
     for (std::size_t i = 0; i < m_camera.modes.size(); ++i) {
-        const QRectF row(0, kModeHead + double(i) * kModeRow, width(), kModeRow);
+        const QRectF row(0, kModeHead + double(i) * high, width(), high);
         if (i + 1 == rows && m_camera.modes.size() > rows) {
             painter.setPen(t.muted);
             painter.drawText(row, Qt::AlignVCenter,

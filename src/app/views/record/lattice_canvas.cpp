@@ -22,7 +22,7 @@ constexpr double kRowHead = 132;
 constexpr double kHeader = 26;
 constexpr double kCellHeight = 52;
 constexpr double kGap = 4;
-constexpr double kLeastWidth = 76;
+constexpr double kLeastWidth = 76, kMostWidth = 168; // of a cell
 constexpr double kMark = 12;
 
 // One word for why a cell is closed; the sentence is in the detail below the picture.
@@ -173,7 +173,7 @@ void LatticeCanvas::setOnlyOpen(bool on) {
 
 QRectF LatticeCanvas::box(int row, int column) const {
     const double count = std::max<double>(1, static_cast<double>(m_columns.size()));
-    const double width = std::clamp((this->width() - kRowHead) / count, kLeastWidth, 104.0);
+    const double width = std::clamp((this->width() - kRowHead) / count, kLeastWidth, kMostWidth);
     return {kRowHead + column * width, kHeader + row * (kCellHeight + kGap), width - kGap,
             kCellHeight};
 }

@@ -35,6 +35,8 @@ OpticsPicture::OpticsPicture(const Style& style, QWidget* parent)
     : QWidget(parent)
     , m_style(style) {
     setObjectName(QStringLiteral("optics"));
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
+    setMaximumHeight(220);
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
@@ -141,20 +143,22 @@ void OpticsPicture::paintEvent(QPaintEvent*) {
         return;
     const auto& t = m_style.colours();
     const QRectF area = QRectF(rect()).adjusted(0, 4, 0, -2);
-    paintSensor(painter, QRectF(area.left(), area.top(), 168, area.height()));
+    const double sensor = std::clamp(area.height() * 1.4, 168.0, 300.0);
+    paintSensor(painter, QRectF(area.left(), area.top(), sensor, area.height()));
     const auto& facts = m_now->facts;
     painter.setPen(t.ink);
     painter.setFont(Style::font(TextRole::Body));
-    const QRectF text(area.left() + 330, area.top(), area.width() - 330, 40);
+    const double left = sensor + 162;
+    const QRectF text(area.left() + left, area.top(), area.width() - left, 40);
     if (!facts.focal) {
         painter.setPen(t.muted);
-        painter.drawText(QRectF(area.left() + 190, area.top(), area.width() - 190, area.height()),
+        painter.drawText(area.adjusted(sensor + 22, 0, 0, 0),
                          Qt::AlignVCenter | Qt::AlignLeft | Qt::TextWordWrap,
                          tr("No lens with a focal length: choose one with Ctrl+E, or enter its "
                             "focal length in the kit."));
         return;
     }
-    paintAngle(painter, QRectF(area.left() + 190, area.top() + 6, 120, area.height() - 12));
+    paintAngle(painter, QRectF(area.left() + sensor + 22, area.top() + 6, 120, area.height() - 12));
     painter.setPen(t.ink);
     painter.drawText(text, Qt::AlignLeft | Qt::AlignTop,
                      elided(tr("%1 at %2, %3: frames like %4")

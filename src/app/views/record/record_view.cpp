@@ -71,10 +71,11 @@ RecordView::RecordView(Actions& actions, const Style& style, QWidget* parent)
     m_scroll->setFocusPolicy(Qt::NoFocus);
     m_scroll->viewport()->setAutoFillBackground(false);
     m_canvas->setAutoFillBackground(false);
-    column->addWidget(m_scroll, 1);
+    column->addWidget(m_scroll, 100);
     column->addWidget(new CostLegend(style));
     column->addWidget(m_detail);
-    column->addWidget(m_optics);
+    column->addWidget(m_optics, 1);
+    column->addStretch(0);
     auto* hint = new QLabel(tr("arrows move   Return record this way   W open what is closed   "
                                "L sensor area   F only what can be used   C compare two setups"));
     hint->setFont(Style::font(TextRole::Secondary));
@@ -181,6 +182,7 @@ void RecordView::refresh() {
     m_subtitle->setText(subtitle(*context));
     m_lattice = latticeOf(latticeCase(*context));
     m_canvas->show(&m_lattice, context->camera, setup->mode, setup->rate, sameSetup);
+    m_scroll->setMaximumHeight(m_canvas->sizeHint().height() + 2); // the optics take the rest
 }
 
 void RecordView::showCursor() {
