@@ -34,15 +34,6 @@ protected:
     MediaView& view() { return window->view<MediaView>(); }
     DayTimeline& picture() { return view().timeline(); }
     const DayPlan& plan() { return window->planner().plan(); }
-    void type(const char* name, const char* text) {
-        auto* edit = view().findChild<QLineEdit*>(QString::fromLatin1(name));
-        ASSERT_TRUE(edit) << name;
-        edit->setFocus();
-        edit->selectAll();
-        QTest::keyClick(edit, Qt::Key_Delete);
-        QTest::keyClicks(edit, QString::fromUtf8(text));
-        QTest::keyClick(edit, Qt::Key_Return);
-    }
     Seconds span() { return picture().geometry().to() - picture().geometry().from(); }
 };
 
@@ -107,13 +98,13 @@ TEST_F(MediaKeys, ZoomFitsAgainAndPagesTurnTheDay) {
 }
 
 TEST_F(MediaKeys, TheDaysFieldsTakeWhatTheySayAndRefuseTheRest) {
-    type("day-begins", "6:30");
+    enterLine("day-begins", "6:30");
     EXPECT_EQ(window->planner().day().start, Seconds(6.5 * 3600));
-    type("day-copies", "3");
+    enterLine("day-copies", "3");
     EXPECT_EQ(shoot().brief.copies, 3);
-    type("day-finished", "12 min");
+    enterLine("day-finished", "12 min");
     EXPECT_EQ(shoot().brief.finished, Seconds(720));
-    type("day-safe-by", "");
+    enterLine("day-safe-by", "");
     EXPECT_FALSE(window->planner().day().safeBy);
     const auto before = shoot();
     const struct {
@@ -123,7 +114,7 @@ TEST_F(MediaKeys, TheDaysFieldsTakeWhatTheySayAndRefuseTheRest) {
                  {"day-begins", "25:00", "expected"},
                  {"day-finished", "long", "expected"}};
     for (const auto& entry : wrong) {
-        type(entry.field, entry.typed);
+        enterLine(entry.field, entry.typed);
         EXPECT_NE(said().find(entry.says), std::string::npos) << entry.typed << ": " << said();
     }
     EXPECT_EQ(shoot(), before);
@@ -220,14 +211,6 @@ TEST_F(BriefKeys, EveryDecisionOfTheShootIsOneNamedStep) {
         box->setCurrentIndex(index);
         emit box->activated(index);
     };
-    const auto type = [&](const char* name, const char* text) {
-        auto* edit = window->findChild<QLineEdit*>(QString::fromLatin1(name));
-        ASSERT_TRUE(edit) << name;
-        edit->setFocus();
-        edit->selectAll();
-        QTest::keyClicks(edit, QString::fromUtf8(text));
-        QTest::keyClick(edit, Qt::Key_Return);
-    };
     const auto before = shoot();
     const struct {
         const char* step;
@@ -240,13 +223,13 @@ TEST_F(BriefKeys, EveryDecisionOfTheShootIsOneNamedStep) {
          [](const Brief& b) { return b.mains == Hertz(60); }},
         {"Turnaround", [&] { choose("brief-turnaround", 0); },
          [](const Brief& b) { return b.turnaround == Turnaround::SameDay; }},
-        {"Delivery size", [&] { type("brief-size", "1920 x 1080"); },
+        {"Delivery size", [&] { enterLine("brief-size", "1920 x 1080"); },
          [](const Brief& b) {
              return b.size == FrameSize{1920, 1080};
          }},
-        {"Graded by", [&] { type("brief-by", "the night desk"); },
+        {"Graded by", [&] { enterLine("brief-by", "the night desk"); },
          [](const Brief& b) { return b.gradedBy == "the night desk"; }},
-        {"Air temperature", [&] { type("brief-ambient", "31 C"); },
+        {"Air temperature", [&] { enterLine("brief-ambient", "31 C"); },
          [](const Brief& b) { return b.ambient == Celsius(31); }},
     };
     for (const auto& decision : decisions) {

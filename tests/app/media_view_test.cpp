@@ -33,13 +33,7 @@ protected:
         QTest::keyClick(&view(), code, modifiers);
     }
     void enter(const char* name, const char* text) {
-        auto* edit = view().findChild<QLineEdit*>(QString::fromLatin1(name));
-        ASSERT_TRUE(edit) << name;
-        edit->setFocus();
-        edit->selectAll();
-        QTest::keyClick(edit, Qt::Key_Delete);
-        QTest::keyClicks(edit, QString::fromUtf8(text));
-        QTest::keyClick(edit, Qt::Key_Return);
+        enterLine(name, text);
         settle();
     }
     std::string field(const char* name) {

@@ -81,6 +81,16 @@ public:
         QTest::keyClicks(edit, QString::fromUtf8(text));
         QTest::keyClick(edit, Qt::Key_Return);
     }
+    /// Types into the line of that name: all of it anew, and Return.
+    void enterLine(const char* name, const char* text) {
+        auto* edit = window->findChild<QLineEdit*>(QString::fromLatin1(name));
+        ASSERT_TRUE(edit) << name;
+        edit->setFocus();
+        edit->selectAll();
+        QTest::keyClick(edit, Qt::Key_Delete);
+        QTest::keyClicks(edit, QString::fromUtf8(text));
+        QTest::keyClick(edit, Qt::Key_Return);
+    }
     PatchHandle* handle(const char* id) {
         for (auto* candidate : window->view<LightView>().canvas().handles())
             if (candidate->id() == QString::fromLatin1(id))

@@ -78,9 +78,6 @@ QFont Style::font(TextRole role) {
         font.setBold(true);
         break;
     case TextRole::BigValue:
-        font.setPixelSize(17);
-        font.setBold(true);
-        break;
     case TextRole::Head:
         font.setPixelSize(17);
         font.setBold(true);

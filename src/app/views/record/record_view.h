@@ -9,6 +9,7 @@
 class QLabel;
 class QPushButton;
 class QScrollArea;
+class QVBoxLayout;
 
 namespace bslate::app {
 
@@ -36,7 +37,7 @@ protected:
     void focusInEvent(QFocusEvent* event) override;
 
 private:
-    void buildHeader(class QVBoxLayout& column);
+    void buildHeader(QVBoxLayout& column);
     void showCursor();
     void showOptics(const Evaluation* now, const Setup& setup, const ModeCell* cell);
     void choose();
