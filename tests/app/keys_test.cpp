@@ -7,9 +7,11 @@
 #include "app/views/record/record_view.h"
 #include "app/window_fixture.h"
 
+#include <QComboBox>
 #include <QHelpEvent>
 #include <QSignalSpy>
 #include <QToolTip>
+#include <QWheelEvent>
 
 namespace bslate::app {
 namespace {
