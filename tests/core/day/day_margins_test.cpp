@@ -35,11 +35,16 @@ Shoot onCards(int count, double gigabytes) {
     return shoot;
 }
 
+// The first two takes of the day on one card of so many gigabytes.
+sample::JudgedDay twoTakesOn(double gigabytes) {
+    auto shoot = onCards(1, gigabytes);
+    shoot.plan[0].takes.resize(2);
+    return judged(shoot);
+}
+
 // Eight minutes at 240 Mb/s are 14.4 GB: a card of that size is full to the last byte.
 TEST(DayMargins, ACardThatIsFullIsNoneLeft) {
-    auto shoot = onCards(1, 14.4);
-    shoot.plan[0].takes.resize(2);
-    const auto day = judged(shoot);
+    const auto day = twoTakesOn(14.4);
     const auto* finding = day.find(FindingId::DayCardNoneLeft);
     ASSERT_TRUE(finding) << day.told();
     EXPECT_EQ(finding->take, 1u);
@@ -49,9 +54,7 @@ TEST(DayMargins, ACardThatIsFullIsNoneLeft) {
 
 // Of 20 GB the second take finds 5.6: three minutes seven of its eight, and the rest is lost.
 TEST(DayMargins, ACardThatFillsUpLosesTheRestOfTheTake) {
-    auto shoot = onCards(1, 20);
-    shoot.plan[0].takes.resize(2);
-    const auto day = judged(shoot);
+    const auto day = twoTakesOn(20);
     const auto* finding = day.find(FindingId::DayCardFull);
     ASSERT_TRUE(finding) << day.told();
     const double left = 5.6e9 * 8 / 240e6;
