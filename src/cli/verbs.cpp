@@ -4,6 +4,7 @@
 
 namespace bslate::cli {
 
+extern const Verb kBanksVerb;
 extern const Verb kCardBenchVerb;
 extern const Verb kCheckVerb;
 extern const Verb kCurveVerb;
@@ -14,6 +15,8 @@ extern const Verb kLutVerb;
 extern const Verb kMediaVerb;
 extern const Verb kModesVerb;
 extern const Verb kPrecisionVerb;
+extern const Verb kPrerollVerb;
+extern const Verb kRecordVerb;
 extern const Verb kSchemaVerb;
 extern const Verb kShutterVerb;
 extern const Verb kTargetsVerb;
@@ -21,9 +24,9 @@ extern const Verb kValidateVerb;
 
 std::span<const Verb* const> verbs() {
     static constexpr std::array kVerbs = {
-        &kCardBenchVerb, &kCheckVerb,   &kCurveVerb,   &kDayVerb,     &kExposeVerb,
-        &kFitVerb,       &kLutVerb,     &kMediaVerb,   &kModesVerb,   &kPrecisionVerb,
-        &kSchemaVerb,    &kShutterVerb, &kTargetsVerb, &kValidateVerb};
+        &kBanksVerb,  &kCardBenchVerb, &kCheckVerb,   &kCurveVerb,   &kDayVerb,       &kExposeVerb,
+        &kFitVerb,    &kLutVerb,       &kMediaVerb,   &kModesVerb,   &kPrecisionVerb, &kPrerollVerb,
+        &kRecordVerb, &kSchemaVerb,    &kShutterVerb, &kTargetsVerb, &kValidateVerb};
     return kVerbs;
 }
 

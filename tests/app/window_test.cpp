@@ -153,7 +153,7 @@ TEST_F(Window, BrokenFilesLeaveTheDocumentAndSayWhere) {
     const QByteArray bytes = good.readAll();
     write(file("cut.bslate"), bytes.left(bytes.size() / 2));
     write(file("unit.bslate"), QByteArray(bytes).replace("\"T", "\"K"));
-    write(file("newer.bslate"), QByteArray(bytes).replace("\"version\": 4,\n  \"title\"",
+    write(file("newer.bslate"), QByteArray(bytes).replace("\"version\": 5,\n  \"title\"",
                                                           "\"version\": 7,\n  \"title\""));
     const std::pair<const char*, const char*> table[] = {{"cut.bslate", "line "},
                                                          {"unit.bslate", "/kit/lenses/0/widest"},

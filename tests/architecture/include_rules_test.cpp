@@ -26,8 +26,8 @@ std::vector<std::string> includesOf(const Source& source) {
 // The floor of a core path such as core/light/sensor.h, lowest first; -1 for unknown folders.
 int floorOf(const std::string& folder) {
     const std::vector<std::string> floors = {
-        "base",  "quantity", "signal", "light",     "cadence", "media", "schedule", "kit",
-        "shoot", "facts",    "advice", "judgement", "day",     "words", "frame",    "clip"};
+        "base",  "quantity", "signal",    "light", "cadence", "media", "schedule", "kit", "shoot",
+        "facts", "advice",   "judgement", "day",   "banks",   "words", "frame",    "clip"};
     const auto found = std::find(floors.begin(), floors.end(), folder);
     return found == floors.end() ? -1 : static_cast<int>(found - floors.begin());
 }

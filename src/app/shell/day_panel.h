@@ -2,6 +2,7 @@
 
 #include "app/document/day_actions.h"
 #include "app/shell/finding_list.h"
+#include "app/widgets/value_rows.h"
 
 namespace bslate::app {
 
@@ -19,7 +20,7 @@ private:
 
     DayActions& m_actions;
     FindingList* m_findings;
-    QWidget* m_totals;
+    ValueRows* m_totals;
 };
 
 } // namespace bslate::app

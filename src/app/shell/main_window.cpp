@@ -1,6 +1,7 @@
 #include "app/shell/main_window.h"
 
 #include "app/document/text.h"
+#include "app/shell/banks_panel.h"
 #include "app/shell/day_panel.h"
 #include "app/shell/dial_in_panel.h"
 #include "app/shell/next_bar.h"
@@ -40,14 +41,18 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
     , m_profileActions(m_kitActions)
     , m_planner(m_document)
     , m_dayActions(m_document, m_planner)
+    , m_bankPlanner(m_document)
+    , m_bankActions(m_document, m_bankPlanner)
     , m_files(m_document, settings, scratch)
-    , m_steps(makeSteps({m_actions, m_kitActions, m_profileActions, m_dayActions, style}))
+    , m_steps(makeSteps(
+          {m_actions, m_kitActions, m_profileActions, m_dayActions, m_bankActions, style}))
     , m_bar(new StepBar(style))
     , m_rail(new SetupRail(m_document, style))
     , m_stack(new QStackedWidget)
     , m_verdict(new VerdictPanel(m_actions, style))
     , m_dialIn(new DialInPanel(m_document, style))
     , m_dayPanel(new DayPanel(m_dayActions, style))
+    , m_banksPanel(new BanksPanel(m_bankActions, style))
     , m_side(new QStackedWidget)
     , m_next(new NextBar(style))
     , m_notice(new NoticeBar(style)) {
@@ -109,6 +114,7 @@ void MainWindow::assemble() {
     side->addWidget(m_dialIn);
     m_side->addWidget(ofSetup);
     m_side->addWidget(m_dayPanel);
+    m_side->addWidget(m_banksPanel);
     m_side->setFixedWidth(328);
 
     auto* middle = new QHBoxLayout;

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/document/actions.h"
+#include "app/document/bank_actions.h"
 #include "app/document/day_actions.h"
 #include "app/document/file_keeper.h"
 #include "app/document/kit_actions.h"
@@ -8,6 +9,7 @@
 #include "app/shell/next_bar.h"
 #include "app/shell/steps.h"
 #include "app/style/style.h"
+#include "core/words/card_text.h"
 #include "io/colour/lut_file.h"
 
 #include <QMainWindow>
@@ -20,6 +22,7 @@ class QStackedWidget;
 
 namespace bslate::app {
 
+class BanksPanel;
 class CardDialog;
 class DayPanel;
 class DialInPanel;
@@ -45,6 +48,8 @@ public:
     [[nodiscard]] FileKeeper& files() { return m_files; }
     [[nodiscard]] DayPlanner& planner() { return m_planner; }
     [[nodiscard]] DayPanel& dayPanel() { return *m_dayPanel; }
+    [[nodiscard]] BankActions& bankActions() { return m_bankActions; }
+    [[nodiscard]] BanksPanel& banksPanel() { return *m_banksPanel; }
     [[nodiscard]] NoticeBar& notice() { return *m_notice; }
     [[nodiscard]] NextBar& next() { return *m_next; }
     [[nodiscard]] VerdictPanel& verdict() { return *m_verdict; }
@@ -86,6 +91,8 @@ public:
     void writeLut(const QString& path, io::LutFormat format, const QString& look = {});
     [[nodiscard]] CardDialog* makeCard();
     [[nodiscard]] CardDialog* makePackList(); ///< null when no day is planned
+    /// One of the cards of the Banks step by its sheet's name; null when it has nothing to say.
+    [[nodiscard]] CardDialog* makeBankCard(const char* sheet);
     void editSetup();
     void editShoot();
     QDialog* compareSetups(); ///< null when there are not two
@@ -106,6 +113,7 @@ protected:
 
 private:
     void assemble();
+    [[nodiscard]] CardDialog* openCard(Card card, const QString& name);
     void connectParts();
     void updateTitle();
     [[nodiscard]] NextBar::Advice adviceOn(NextThing next, bool starting);
@@ -124,6 +132,8 @@ private:
     ProfileActions m_profileActions;
     DayPlanner m_planner;
     DayActions m_dayActions;
+    BankPlanner m_bankPlanner;
+    BankActions m_bankActions;
     FileKeeper m_files;
     std::vector<Step> m_steps;
     StepBar* m_bar;
@@ -132,7 +142,8 @@ private:
     VerdictPanel* m_verdict;
     DialInPanel* m_dialIn;
     DayPanel* m_dayPanel;
-    QStackedWidget* m_side; ///< of the setup, or of the day
+    BanksPanel* m_banksPanel;
+    QStackedWidget* m_side; ///< of the setup, the day, or the banks
     NextBar* m_next;
     NoticeBar* m_notice;
     std::function<Answer()> m_ask;

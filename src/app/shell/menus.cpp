@@ -61,6 +61,10 @@ void shootMenu(MainWindow& w) {
         [&w] { w.showSheet(QStringLiteral("card")); });
     add(menu, tr("&Pack list\u2026"), QKeySequence(QStringLiteral("Ctrl+Shift+P")), w,
         [&w] { w.showSheet(QStringLiteral("pack-list")); });
+    add(menu, tr("P&re-roll card\u2026"), QKeySequence(QStringLiteral("Ctrl+Shift+R")), w,
+        [&w] { w.showSheet(QStringLiteral("preroll-card")); });
+    add(menu, tr("&Bank card\u2026"), QKeySequence(QStringLiteral("Ctrl+Shift+B")), w,
+        [&w] { w.showSheet(QStringLiteral("bank-card")); });
     add(menu, tr("Rating &LUT\u2026"), QKeySequence(QStringLiteral("Ctrl+L")), w,
         [&w] { w.askLut(); });
     menu->addSeparator();

@@ -15,6 +15,7 @@
 #include <QComboBox>
 #include <QDialogButtonBox>
 #include <QFormLayout>
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
 #include <QSpinBox>
@@ -58,6 +59,12 @@ SetupSheet::SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent)
     , m_bank(new QSpinBox)
     , m_second(new QComboBox)
     , m_power(new QCheckBox(tr("runs on &external power")))
+    , m_wireless(new QCheckBox(tr("&wireless is on meanwhile")))
+    , m_support(new QComboBox)
+    , m_stabiliser(new QComboBox)
+    , m_focusBy(new QComboBox)
+    , m_sound(new QComboBox)
+    , m_automatics(new QLineEdit(toQt(spell(setup.automatics))))
     , m_problem(new QLabel) {
     setObjectName(QStringLiteral("setup-sheet"));
     setWindowTitle(tr("Setup %1").arg(toQt(setup.number)));
@@ -93,7 +100,7 @@ SetupSheet::SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent)
     m_second->setCurrentIndex(static_cast<int>(setup.secondSlot));
     form->addRow(fieldLabel<Setup>("second_slot"), m_second);
     m_power->setChecked(setup.externalPower);
-    form->addRow(m_power);
+    buildHandling(*form);
     m_problem->setWordWrap(true);
     m_problem->setObjectName(QStringLiteral("sheet-problem"));
     form->addRow(m_problem);
@@ -118,6 +125,62 @@ void SetupSheet::fillCameraChoices() {
                                                   profile.id) != camera->profiles.end())
             m_profile->addItem(toQt(profile.name), toQt(profile.id));
     fill(*m_mode, camera->modes);
+}
+
+// Two short choices a row: the sheet has to fit a laptop's screen.
+void SetupSheet::buildHandling(QFormLayout& form) {
+    const auto pair = [&](const char* key, QWidget* first, QWidget* second) {
+        auto* row = new QHBoxLayout;
+        row->addWidget(first, 1);
+        row->addWidget(second, 1);
+        if (key)
+            form.addRow(fieldLabel<Setup>(key), row);
+        else
+            form.addRow(row);
+    };
+    const auto choice = [](QComboBox* box, const char* name, const QString& spoken,
+                           const QStringList& items, int current) {
+        box->setObjectName(QString::fromLatin1(name));
+        box->setAccessibleName(spoken);
+        box->addItems(items);
+        box->setCurrentIndex(current);
+    };
+    pair(nullptr, m_power, m_wireless);
+    m_wireless->setChecked(m_setup.wireless);
+    m_wireless->setObjectName(QStringLiteral("sheet-wireless"));
+    choice(m_support, "sheet-support", tr("Support"),
+           {tr("as the scene"), tr("tripod"), tr("gimbal"), tr("shoulder"), tr("hand")},
+           static_cast<int>(m_setup.support));
+    choice(m_stabiliser, "sheet-stabiliser", tr("Stabiliser"),
+           {tr("stabiliser as the support asks"), tr("stabiliser off"), tr("stabiliser on")},
+           static_cast<int>(m_setup.stabiliser));
+    pair("support", m_support, m_stabiliser);
+    choice(m_focusBy, "sheet-focus-by", tr("Focus by"),
+           {tr("as the scene"), tr("hand"), tr("continuous"), tr("faces")},
+           static_cast<int>(m_setup.focusBy));
+    choice(m_sound, "sheet-sound", tr("Sound from"),
+           {tr("sound as the scene"), tr("no sound here"), tr("camera microphone"),
+            tr("wired microphone"), tr("radio microphone")},
+           static_cast<int>(m_setup.soundBy));
+    pair("focus_by", m_focusBy, m_sound);
+    m_automatics->setObjectName(QStringLiteral("sheet-automatics"));
+    m_automatics->setPlaceholderText(tr("left on purpose: iso 800-3200, white 3200-5600"));
+    form.addRow(fieldLabel<Setup>("automatics"), m_automatics);
+}
+
+bool SetupSheet::takeHandling(Setup& after) {
+    const auto automatics = parseAutomatics(fromQt(m_automatics->text()));
+    if (!automatics) {
+        m_problem->setText(messageOf(automatics.error()));
+        return false;
+    }
+    after.automatics = *automatics;
+    after.wireless = m_wireless->isChecked();
+    after.support = static_cast<Support>(m_support->currentIndex());
+    after.stabiliser = static_cast<Stabiliser>(m_stabiliser->currentIndex());
+    after.focusBy = static_cast<FocusBy>(m_focusBy->currentIndex());
+    after.soundBy = static_cast<SoundBy>(m_sound->currentIndex());
+    return true;
 }
 
 bool SetupSheet::takeOptics(Setup& after) {
@@ -164,7 +227,7 @@ void SetupSheet::accept() {
     after.lens = chosen(*m_lens);
     after.white = *white;
     after.bank = m_bank->value();
-    if (!takeOptics(after))
+    if (!takeOptics(after) || !takeHandling(after))
         return;
     const auto context = resolve(m_shoot, after);
     if (context) {

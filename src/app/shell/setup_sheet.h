@@ -5,6 +5,7 @@
 #include <QDialog>
 
 class QCheckBox;
+class QFormLayout;
 class QComboBox;
 class QLineEdit;
 class QSpinBox;
@@ -29,6 +30,9 @@ private:
     void fillCameraChoices();
     /// Takes focal length, focus and power over; false after saying what is wrong.
     bool takeOptics(Setup& after);
+    void buildHandling(QFormLayout& form);
+    /// Takes over how it is held, focused and heard; false after saying what is wrong.
+    bool takeHandling(Setup& after);
 
     const Shoot& m_shoot;
     Setup m_setup;
@@ -36,7 +40,9 @@ private:
     QComboBox *m_scene, *m_camera, *m_profile, *m_mode, *m_lens;
     QSpinBox* m_bank;
     QComboBox* m_second; ///< slot
-    QCheckBox* m_power;
+    QCheckBox *m_power, *m_wireless;
+    QComboBox *m_support, *m_stabiliser, *m_focusBy, *m_sound;
+    QLineEdit* m_automatics;
     QLabel* m_problem;
 };
 

@@ -1,5 +1,6 @@
 #include "app/shell/steps.h"
 
+#include "app/views/banks/banks_view.h"
 #include "app/views/body_test/body_test_view.h"
 #include "app/views/brief/brief_view.h"
 #include "app/views/cadence/cadence_view.h"
@@ -68,7 +69,13 @@ std::vector<Step> makeSteps(const StepParts& p) {
          named("Cards, batteries and copies through each day."),
          Side::OfDay,
          Work::Days,
-         {{named("Media"), "media", new MediaView(p.days, p.style), {{"media", "4A"}}}}}};
+         {{named("Media"), "media", new MediaView(p.days, p.style), {{"media", "4A"}}}}},
+        {7,
+         named("Ban&ks"),
+         named("What the cameras remember, what the hand does, what is checked before rolling."),
+         Side::OfBanks,
+         Work::Setups,
+         {{named("Banks"), "banks", new BanksView(p.banks, p.style), {{"banks", "3A"}}}}}};
 }
 
 } // namespace bslate::app

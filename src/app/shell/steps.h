@@ -10,6 +10,7 @@
 namespace bslate::app {
 
 class Actions;
+class BankActions;
 class DayActions;
 class KitActions;
 class ProfileActions;
@@ -30,7 +31,7 @@ struct StepPage {
 };
 
 /// What stands beside a step.
-enum class Side { OfSetup, OfDay };
+enum class Side { OfSetup, OfDay, OfBanks };
 
 struct Step {
     int number = 0; ///< of the full order of the work: keys never change
@@ -48,6 +49,7 @@ struct StepParts {
     KitActions& kit;
     ProfileActions& profiles;
     DayActions& days;
+    BankActions& banks;
     const Style& style;
 };
 

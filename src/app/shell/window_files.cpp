@@ -5,6 +5,7 @@
 #include "app/shell/notice_bar.h"
 #include "app/shell/setup_sheet.h"
 #include "app/shell/shoot_sheet.h"
+#include "app/views/banks/banks_view.h"
 #include "app/views/card/card_dialog.h"
 #include "app/views/lut/lut_dialog.h"
 #include "app/views/media/media_view.h"
@@ -216,17 +217,36 @@ void MainWindow::writeLut(const QString& path, io::LutFormat format, const QStri
     m_notice->tell(done ? tr("LUT written to %1").arg(path) : messageOf(done.error()), !done);
 }
 
+CardDialog* MainWindow::openCard(Card card, const QString& name) {
+    auto* dialog = new CardDialog(std::move(card), this);
+    dialog->setObjectName(name);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &CardDialog::told, m_notice, &NoticeBar::tell);
+    return dialog;
+}
+
 CardDialog* MainWindow::makePackList() {
     auto card = view<MediaView>().packCard();
     if (!card) {
         m_notice->tell(tr("No day has takes yet: the Media step plans them."), true);
         return nullptr;
     }
-    auto* dialog = new CardDialog(*std::move(card), this);
-    dialog->setObjectName(QStringLiteral("pack-list"));
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    connect(dialog, &CardDialog::told, m_notice, &NoticeBar::tell);
-    return dialog;
+    return openCard(*std::move(card), QStringLiteral("pack-list"));
+}
+
+CardDialog* MainWindow::makeBankCard(const char* sheet) {
+    auto& banks = view<BanksView>();
+    const QString name = QLatin1String(sheet);
+    auto card = name == QStringLiteral("bank-card")      ? banks.bankCard()
+                : name == QStringLiteral("control-card") ? banks.controlCard()
+                : name == QStringLiteral("record-card")  ? banks.recordCard()
+                : name == QStringLiteral("preroll-card") ? banks.prerollCard()
+                                                         : banks.startingCard();
+    if (!card) {
+        m_notice->tell(tr("There is no camera or no setup for this card yet."), true);
+        return nullptr;
+    }
+    return openCard(*std::move(card), name);
 }
 
 CardDialog* MainWindow::makeCard() {
@@ -235,10 +255,8 @@ CardDialog* MainWindow::makeCard() {
         m_notice->tell(tr("A dial-in card belongs to a setup: add one first."), true);
         return nullptr;
     }
-    auto* card = new CardDialog(cardOf(m_document.shoot(), *setup, translator()), this);
-    card->setAttribute(Qt::WA_DeleteOnClose);
-    connect(card, &CardDialog::told, m_notice, &NoticeBar::tell);
-    return card;
+    return openCard(cardOf(m_document.shoot(), *setup, translator()),
+                    QStringLiteral("card-dialog"));
 }
 
 void MainWindow::editShoot() {

@@ -40,6 +40,15 @@ enum class RemedyId {
     DayMode,
     DayWait,
     DayLetStop,
+    StabiliserOff,
+    StabiliserOn,
+    WirelessOff,
+    FocusByHand,
+    AutomaticOff,
+    MoveBank,
+    NoBank,
+    BestBanks,
+    PutBack,
 };
 
 } // namespace bslate

@@ -4,6 +4,7 @@
 
 #include "core/facts/lattice.h"
 #include "core/facts/neighbours.h"
+#include "core/shoot/handling_of.h"
 
 #include <algorithm>
 #include <cmath>
@@ -56,17 +57,24 @@ Reason cardIn(const RecordingFacts& facts) {
 }
 
 Reason filtersOn(const SetupContext& context) {
-    std::string names;
-    for (const auto& id : context.setup->filters)
-        for (const auto& filter : filtersFor(context.shoot->kit, *context.camera))
-            if (filter.id == id)
-                names += (names.empty() ? "" : " + ") + filter.name;
-    return names.empty() ? Reason{"dial-no-filter", {}} : named(names);
+    return context.setup->filters.empty() ? Reason{"dial-no-filter", {}}
+                                          : named(filterNames(context));
 }
 
 Reason secondSlotOn(SecondSlot use) {
     constexpr std::string_view kIds[] = {"dial-unused", "dial-mirror", "dial-relay", "dial-proxy"};
     return {kIds[static_cast<int>(use)], {}};
+}
+
+Reason soundOn(SoundBy sound) {
+    constexpr std::string_view kIds[] = {"", "dial-off", "dial-sound-camera", "dial-sound-wired",
+                                         "dial-sound-radio"};
+    return {kIds[static_cast<int>(sound)], {}};
+}
+
+Reason focusOn(FocusBy focus) {
+    constexpr std::string_view kIds[] = {"", "dial-by-hand", "dial-continuous", "dial-faces"};
+    return {kIds[static_cast<int>(focus)], {}};
 }
 
 Reason zebraOn(const ZebraValue& zebra) {
@@ -94,8 +102,11 @@ Rows rowsOf(const Shoot& shoot, const Setup& setup) {
         add(DialInField::Region, *std::move(region));
     add(DialInField::Rate, rateOn(shoot, setup));
     add(DialInField::Recording, named(context->mode->name));
+    const auto handling = handlingOf(*context->scene, setup);
     if (at.cell.hasCost(CostKind::Sound))
         add(DialInField::Sound, {"dial-no-sound", {}});
+    else if (handling.sound >= SoundBy::Camera || setup.soundBy == SoundBy::None)
+        add(DialInField::Sound, soundOn(handling.sound));
     add(DialInField::Profile, named(context->profile->name));
     if (at.iso != IsoBehaviour::Recorded || context->camera->bases.size() > 1)
         add(DialInField::Base, {"dial-iso", {{"ei", at.base}}});
@@ -105,6 +116,10 @@ Rows rowsOf(const Shoot& shoot, const Setup& setup) {
     add(DialInField::Shutter, shutterOn(*context));
     add(DialInField::Nd, filtersOn(*context));
     add(DialInField::Iris, {"dial-iris", {{"iris", setup.iris}}});
+    if (handling.focus != FocusBy::Unsaid)
+        add(DialInField::Focus, focusOn(handling.focus));
+    if (handling.stabiliser)
+        add(DialInField::Stabiliser, {*handling.stabiliser ? "dial-on" : "dial-off", {}});
     for (const auto& zebra : at.zebra)
         add(zebra.use == ZebraUse::Skin ? DialInField::ZebraSkin : DialInField::ZebraClip,
             zebraOn(zebra));
@@ -133,6 +148,15 @@ DialInCard dialIn(const Shoot& shoot, const Setup& setup) {
         row.changed = same == before.end() || !(same->value == row.value);
     }
     return card;
+}
+
+std::string filterNames(const SetupContext& context) {
+    std::string names;
+    for (const auto& id : context.setup->filters)
+        for (const auto& filter : filtersFor(context.shoot->kit, *context.camera))
+            if (filter.id == id)
+                names += (names.empty() ? "" : " + ") + filter.name;
+    return names.empty() ? "none" : names;
 }
 
 Kelvin whiteOnDial(const Camera& camera, Kelvin wanted) {

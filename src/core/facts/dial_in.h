@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/facts/reason.h"
+#include "core/facts/setup_context.h"
 
 #include <string>
 #include <vector>
@@ -26,7 +27,9 @@ enum class DialInField {
     Sound,
     ZebraSkin,
     ZebraClip,
-    Bank
+    Bank,
+    Focus,
+    Stabiliser
 };
 
 struct DialInRow {
@@ -50,6 +53,9 @@ struct DialInCard {
 /// The card of a setup; "changed" compares with the nearest earlier setup in the shoot's order
 /// that uses the same camera. A setup that cannot be evaluated gives only the rows that can.
 [[nodiscard]] DialInCard dialIn(const Shoot& shoot, const Setup& setup);
+
+/// What is in front of the lens or the sensor, "ND0.6 + ND0.3"; "none" without a filter.
+[[nodiscard]] std::string filterNames(const SetupContext& context);
 
 /// The white the camera can be set to: rounded to its step.
 [[nodiscard]] Kelvin whiteOnDial(const Camera& camera, Kelvin wanted);

@@ -41,7 +41,8 @@ using FactValue =
     std::variant<Stops, Level, TStop, ExposureIndex, Shutter, Seconds, FrameRate, Kelvin, Density,
                  School, ZebraTap, int, std::string, Duration, CardSpeed, DataRate, BitsPerPixel,
                  Magnification, Millimetres, Metres, Degrees, Celsius, Lux, ReasonList, Hertz,
-                 Fraction, DegreesPerSecond, Payer, DataSize, ClockTime, Watts, WattHours>;
+                 Fraction, DegreesPerSecond, Payer, DataSize, ClockTime, Watts, WattHours,
+                 BodySetting, Function, AutomaticKind>;
 struct Fact {
     std::string_view name; ///< always a literal
     FactValue value;

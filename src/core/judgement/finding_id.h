@@ -150,6 +150,32 @@ enum class FindingId {
     DayChanges,
     DayChangesGap,
     DayLostGap,
+    // Hands
+    StabiliserOnSupport,
+    StabiliserOffInHand,
+    WirelessNearRadio,
+    FocusWanted,
+    FocusBright,
+    FocusThroughNd,
+    FocusWireless,
+    AutomaticOn,
+    AutomaticBounded,
+    // Banks
+    BanksNone,
+    BankLost,
+    BankOnCard,
+    BankLocked,
+    BankForgetsShutter,
+    BankChanged,
+    BankUnwritten,
+    BanksTooFew,
+    BanksOther,
+    BanksBest,
+    BanksGap,
+    SettingSlips,
+    SettingKnocked,
+    PrintedMoved,
+    EraseNear,
 };
 
 } // namespace bslate

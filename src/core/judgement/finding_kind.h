@@ -24,7 +24,9 @@ enum class HelpPage {
     Cameras,
     Takes,
     Safety,
-    Day
+    Day,
+    Hands,
+    Banks
 };
 
 /// Everything that is always the same of a judgement.

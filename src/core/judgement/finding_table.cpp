@@ -8,7 +8,7 @@ namespace bslate {
 
 std::span<const std::span<const FindingKind>> findingKinds() {
     static const std::array parts = {kinds::light(), kinds::recording(), kinds::takes(),
-                                     kinds::day()};
+                                     kinds::day(),   kinds::hands(),     kinds::banks()};
     return parts;
 }
 
@@ -51,9 +51,13 @@ const char* titleOf(HelpPage page) {
     case HelpPage::Safety:
         return "What can hurt someone";
     case HelpPage::Day:
+        return "The day";
+    case HelpPage::Hands:
+        return "Held, focused, left to itself";
+    case HelpPage::Banks:
         break;
     }
-    return "The day";
+    return "Banks and controls";
 }
 
 } // namespace bslate

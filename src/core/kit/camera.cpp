@@ -41,6 +41,31 @@ const Slot* findSlot(const Camera& camera, std::string_view id) {
     return findById(camera.cardSlots, id);
 }
 
+void countBanks(Camera& camera) {
+    if (camera.body.banks.empty())
+        return;
+    camera.banks = {};
+    for (const auto& bank : camera.body.banks)
+        ++(bank.place == BankPlace::Inside ? camera.banks.internal : camera.banks.onCard);
+}
+
+std::vector<Bank> banksOf(const Camera& camera) {
+    if (!camera.body.banks.empty())
+        return camera.body.banks;
+    std::vector<Bank> banks;
+    const auto add = [&](int count, BankPlace place) {
+        for (int i = 0; i < count; ++i) {
+            Bank bank;
+            bank.label = std::to_string(banks.size() + 1);
+            bank.place = place;
+            banks.push_back(std::move(bank));
+        }
+    };
+    add(camera.banks.internal, BankPlace::Inside);
+    add(camera.banks.onCard, BankPlace::Card);
+    return banks;
+}
+
 IsoDial isoDial(const Camera& camera, const Profile& profile, std::string_view codec) {
     IsoDial dial{profile.iso, profile.minimum, profile.maximum};
     for (const auto& rule : camera.isoRules) {

@@ -2,6 +2,7 @@
 
 #include "core/base/compiled_once.h"
 #include "core/cadence/shutter.h"
+#include "core/kit/body.h"
 #include "core/kit/constraint.h"
 #include "core/kit/profile.h"
 #include "core/light/filters.h"
@@ -131,11 +132,11 @@ struct ZebraDial {
     friend bool operator==(const ZebraDial&, const ZebraDial&) = default;
 };
 
-/// The camera's memories.
-struct Banks {
+/// How many memories a camera has.
+struct BankCount {
     int internal = 0;
     int onCard = 0; ///< lost when the card is formatted
-    friend bool operator==(const Banks&, const Banks&) = default;
+    friend bool operator==(const BankCount&, const BankCount&) = default;
 };
 
 struct Camera {
@@ -153,7 +154,8 @@ struct Camera {
     ShutterDial shutter;
     ZebraDial zebra;
     double whiteStepKelvin = 100.0;
-    Banks banks;
+    BankCount banks; ///< as many as body.banks where that names them
+    Body body;
     std::vector<Slot> cardSlots;
     std::vector<std::string> batteries; ///< ids it runs on; empty: any
     Watts draw{0};                      ///< while recording; 0 when not known
@@ -171,6 +173,12 @@ struct Camera {
 [[nodiscard]] const Codec* findCodec(const Camera& camera, std::string_view id);
 [[nodiscard]] const SensorArea* findArea(const Camera& camera, std::string_view id);
 [[nodiscard]] const Slot* findSlot(const Camera& camera, std::string_view id);
+
+/// Counts the banks where each is described.
+void countBanks(Camera& camera);
+
+/// The banks one by one: as described, or as many as are counted, numbered and holding everything.
+[[nodiscard]] std::vector<Bank> banksOf(const Camera& camera);
 
 /// What the ISO dial does and its range for a profile in a codec.
 struct IsoDial {

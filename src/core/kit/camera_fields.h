@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/kit/body_fields.h"
 #include "core/kit/gear_fields.h"
 #include "core/kit/mode_fields.h"
 #include "core/kit/profile_fields.h"
@@ -106,11 +107,11 @@ struct Described<ZebraDial> {
 };
 
 template<>
-struct Described<Banks> {
+struct Described<BankCount> {
     static constexpr auto kName = "banks";
-    static constexpr auto kFields =
-        std::tuple{written("internal", &Banks::internal, kFew, "Internal"),
-                   written("on_card", &Banks::onCard, kFew, "On the card", "which a format loses")};
+    static constexpr auto kFields = std::tuple{
+        written("internal", &BankCount::internal, kFew, "Internal"),
+        written("on_card", &BankCount::onCard, kFew, "On the card", "which a format loses")};
 };
 
 template<>
@@ -126,6 +127,16 @@ struct Described<Slot> {
     static std::optional<FieldFault> check(const Slot& slot) {
         return busFault(slot.bus, slot.form);
     }
+};
+
+/// A member of the camera's body, or of the facts about it.
+template<auto member>
+inline constexpr auto inBody = [](auto& camera) -> auto& {
+    return camera.body.*member;
+};
+template<auto member>
+inline constexpr auto inFacts = [](auto& camera) -> auto& {
+    return camera.body.facts.*member;
 };
 
 template<>
@@ -153,7 +164,26 @@ struct Described<Camera> {
         required("shutter", &Camera::shutter, form::Object<ShutterDial>{}, "Sh&utter"),
         required("zebra", &Camera::zebra, form::Object<ZebraDial>{}, "&Zebra"),
         written("white_step_k", &Camera::whiteStepKelvin, form::Number{1, 1000}, "&White step, K"),
-        written("banks", &Camera::banks, form::Object<Banks>{}, "Ban&ks", "", 2),
+        written("banks", &Camera::banks, form::Object<BankCount>{}, "Ban&ks",
+                "how many; counted anew where each is described", 2),
+        spared("each_bank", inBody<&Body::banks>, form::List{form::Object<Bank>{}, kMostBanks},
+               "Each bank", "", 5),
+        spared("slips", inBody<&Body::slips>, form::List{form::Object<Slip>{}}, "What slips", "",
+               5),
+        spared("automatics", inBody<&Body::automatics>, form::List{form::Object<Automatic>{}},
+               "Automatics", "what the body does by itself", 5),
+        spared("controls", inBody<&Body::controls>,
+               form::List{form::Object<Control>{}, kMostControls}, "Controls", "", 5),
+        spared("quick_menu", inBody<&Body::quickMenu>, form::Whole{0, 40}, "Quick menu",
+               "places of it", 5),
+        spared("own_menu", inBody<&Body::ownMenu>, form::Whole{0, 20}, "Own menu",
+               "pages of six lines", 5),
+        spared("firmware", inFacts<&BodyFacts::firmware>, form::Text{100}, "Firmware",
+               "as it was found", 5),
+        spared("region_found", inFacts<&BodyFacts::region>, form::Text{100}, "Region",
+               "as it was found", 5),
+        spared("clock_found", inFacts<&BodyFacts::clock>, form::Text{100}, "Clock",
+               "when it was set, or how far it was off", 5),
         written("slots", &Camera::cardSlots, form::List{form::Object<Slot>{}}, "Card s&lots"),
         written("batteries", &Camera::batteries, form::List{form::Text{}}, "Batteries",
                 "ids it runs on; empty: any"),
@@ -168,6 +198,7 @@ struct Described<Camera> {
     static void complete(Camera& camera) {
         for (auto& filter : camera.builtInNd)
             filter.builtIn = true;
+        countBanks(camera);
     }
     static std::optional<FieldFault> check(const Camera& camera) {
         if (camera.bases.empty())
@@ -176,7 +207,8 @@ struct Described<Camera> {
             return FieldFault{"areas", {}, "at least one sensor area"};
         if (camera.modes.empty())
             return FieldFault{"modes", {}, "at least one recording mode"};
-        return std::nullopt;
+        return firstFault([&] { return doubleLabel("each_bank", camera.body.banks); },
+                          [&] { return doubleLabel("controls", camera.body.controls); });
     }
 };
 

@@ -1,6 +1,7 @@
 #include "core/kit/edit.h"
 
 #include "core/base/fresh_id.h"
+#include "core/kit/body_line.h"
 #include "core/kit/mode_line.h"
 
 #include <algorithm>
@@ -202,6 +203,15 @@ Result<Camera> withModeLines(Camera camera, const std::vector<std::string>& line
                      "line 1",
                      {},
                      "at least one mode, such as: UHD long 10-bit 4:2:2 24/25@100"};
+    return camera;
+}
+
+Result<Camera> withBodyLines(Camera camera, const std::vector<std::string>& lines) {
+    auto body = bodyFrom(camera.body, lines);
+    if (!body)
+        return body.error();
+    camera.body = *std::move(body);
+    countBanks(camera);
     return camera;
 }
 

@@ -22,6 +22,10 @@ namespace bslate {
 /// "line 3".
 [[nodiscard]] Result<Camera> withModeLines(Camera camera, const std::vector<std::string>& lines);
 
+/// The camera with its body as the lines say (body_line.h). Where they name banks, these are
+/// counted and an earlier count is forgotten.
+[[nodiscard]] Result<Camera> withBodyLines(Camera camera, const std::vector<std::string>& lines);
+
 /// Read noise that gives a sensor this many stops between clip and the floor at signal-to-noise 2:
 /// `n = fullWell / 2^range`, `read^2 = n^2/4 - n`; 0 when photon noise alone is above that.
 [[nodiscard]] Electrons readNoiseFor(Electrons fullWell, Stops range);

@@ -26,6 +26,9 @@ Revision revisionOf(const Shoot& shoot, const Edit& edit) {
     Revision revision;
     if (edit.setup && findSetup(shoot, edit.setup->id))
         revision.setups.put.push_back(*edit.setup);
+    for (const auto& setup : edit.setups)
+        if (findSetup(shoot, setup.id))
+            revision.setups.put.push_back(setup);
     if (edit.scene && findScene(shoot, edit.scene->id))
         revision.scenes.put.push_back(*edit.scene);
     if (edit.day) {

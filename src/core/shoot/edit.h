@@ -12,6 +12,7 @@ struct Edit {
     std::optional<Scene> scene = std::nullopt;
     std::optional<ShootDay> day = std::nullopt; ///< by number; added when it is not planned yet
     std::optional<Kit> kit = std::nullopt;      ///< instead of the shoot's, from now on inside it
+    std::vector<Setup> setups = {};             ///< more of them
     friend bool operator==(const Edit&, const Edit&) = default;
 };
 

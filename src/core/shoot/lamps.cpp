@@ -1,10 +1,10 @@
 #include "core/shoot/lamps.h"
 
+#include "core/quantity/line_words.h"
 #include "core/quantity/number_text.h"
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 #include "core/quantity/scan.h"
-#include "core/shoot/line_words.h"
 #include "core/shoot/scene_words.h"
 
 #include <algorithm>

@@ -15,6 +15,9 @@ const std::string& keyOf(const Scene& scene) {
 const std::string& keyOf(const Setup& setup) {
     return setup.id;
 }
+const std::string& keyOf(const CameraRecord& record) {
+    return record.id;
+}
 std::string keyOf(const ShootDay& day) {
     return std::to_string(day.number);
 }
@@ -109,7 +112,8 @@ ShootHead headOf(const Shoot& shoot) {
 }
 
 bool Revision::empty() const {
-    return !head && !brief && !kit && scenes.empty() && setups.empty() && plan.empty();
+    return !head && !brief && !kit && scenes.empty() && setups.empty() && plan.empty() &&
+           records.empty();
 }
 
 Revision revisionBetween(const Shoot& before, const Shoot& after) {
@@ -123,6 +127,7 @@ Revision revisionBetween(const Shoot& before, const Shoot& after) {
     revision.scenes = between(before.scenes, after.scenes);
     revision.setups = between(before.setups, after.setups);
     revision.plan = between(before.plan, after.plan);
+    revision.records = between(before.records, after.records);
     return revision;
 }
 
@@ -144,6 +149,7 @@ Shoot revised(const Shoot& before, const Revision& revision) {
     revise(after.scenes, revision.scenes);
     revise(after.setups, revision.setups);
     revise(after.plan, revision.plan);
+    revise(after.records, revision.records);
     return after;
 }
 
@@ -165,6 +171,8 @@ Outcome checkRevision(const Shoot& after, const Revision& revision) {
         note(faultOf(setup, "setup " + setup.number));
     for (const auto& day : revision.plan.put)
         note(faultOf(day, "day " + std::to_string(day.number)));
+    for (const auto& record : revision.records.put)
+        note(faultOf(record, "record of " + record.id));
     if (after.scenes.size() > kMostItems)
         note(tooMany("scenes", after.scenes.size()));
     if (after.setups.size() > kMostItems)

@@ -37,6 +37,7 @@ struct Revision {
     PartsRevision<Scene> scenes;
     PartsRevision<Setup> setups;
     PartsRevision<ShootDay> plan;
+    PartsRevision<CameraRecord> records;
     [[nodiscard]] bool empty() const;
 };
 

@@ -5,6 +5,7 @@
 #include "core/cadence/pulse.h"
 #include "core/light/described.h"
 #include "core/quantity/light_reading.h"
+#include "core/shoot/handling.h"
 
 #include <optional>
 #include <string>
@@ -112,9 +113,12 @@ struct Scene {
     std::optional<DegreesPerSecond> pan; ///< how fast the camera pans; none: it does not
     Magnification slowMotion{1};         ///< how many times slower than life it plays
     bool sound = true;                   ///< recorded with the picture
-    Seconds longestTake{0};              ///< that must not be interrupted; 0 when any may be
-    Seconds footage{0};                  ///< planned in all; 0 when not planned
-    std::optional<Degrees> view;         ///< horizontal angle wanted
+    SoundBy soundBy = SoundBy::Unsaid;   ///< where it is
+    Support support = Support::Unsaid;
+    FocusBy focusBy = FocusBy::Unsaid;
+    Seconds longestTake{0};      ///< that must not be interrupted; 0 when any may be
+    Seconds footage{0};          ///< planned in all; 0 when not planned
+    std::optional<Degrees> view; ///< horizontal angle wanted
     std::optional<Celsius> ambient;
     std::vector<Patch> patches;
     ExtraKeys extra;

@@ -26,6 +26,20 @@ inline constexpr NamedValue<DescribedLight> kLightNames[] = {
     {"office", DescribedLight::Office},
     {"domestic", DescribedLight::Domestic},
     {"candle", DescribedLight::Candle}};
+inline constexpr NamedValue<Support> kSupportNames[] = {{"unsaid", Support::Unsaid},
+                                                        {"tripod", Support::Tripod},
+                                                        {"gimbal", Support::Gimbal},
+                                                        {"shoulder", Support::Shoulder},
+                                                        {"hand", Support::Hand}};
+inline constexpr NamedValue<FocusBy> kFocusNames[] = {{"unsaid", FocusBy::Unsaid},
+                                                      {"hand", FocusBy::Hand},
+                                                      {"continuous", FocusBy::Continuous},
+                                                      {"faces", FocusBy::Faces}};
+inline constexpr NamedValue<SoundBy> kSoundNames[] = {{"unsaid", SoundBy::Unsaid},
+                                                      {"none", SoundBy::None},
+                                                      {"camera", SoundBy::Camera},
+                                                      {"wired", SoundBy::Wired},
+                                                      {"radio", SoundBy::Radio}};
 inline constexpr NamedValue<LampKind> kLampNames[] = {
     {"filament", LampKind::Filament},     {"ballast", LampKind::Ballast},
     {"electronic", LampKind::Electronic}, {"dimmed-led", LampKind::DimmedLed},
@@ -127,6 +141,9 @@ struct Described<Scene> {
         spared("pan", &Scene::pan, as::kPan, "Pan"),
         spared("slow_motion", &Scene::slowMotion, as::kFactor, "Slow motion"),
         written("sound", &Scene::sound, form::Flag{}, "Sound"),
+        spared("sound_by", &Scene::soundBy, form::Named<SoundBy>{kSoundNames}, "Sound from", "", 5),
+        spared("support", &Scene::support, form::Named<Support>{kSupportNames}, "Support", "", 5),
+        spared("focus_by", &Scene::focusBy, form::Named<FocusBy>{kFocusNames}, "Focus by", "", 5),
         spared("longest_take", &Scene::longestTake, as::kDuration, "Longest take",
                "that must not be interrupted"),
         spared("footage", &Scene::footage, as::kDuration, "Footage", "planned in all"),
@@ -134,6 +151,12 @@ struct Described<Scene> {
         spared("ambient", &Scene::ambient, as::kCelsius, "Air"),
         written("patches", &Scene::patches,
                 form::List{form::Object<Patch>{}, kMostPatches, "patches in a scene"}, "Patches")};
+    static void complete(Scene& scene) {
+        if (scene.soundBy != SoundBy::None)
+            return;
+        scene.sound = false;
+        scene.soundBy = SoundBy::Unsaid;
+    }
 };
 
 } // namespace bslate

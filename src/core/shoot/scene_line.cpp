@@ -1,9 +1,9 @@
 #include "core/shoot/scene_line.h"
 
+#include "core/quantity/line_words.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/scan.h"
-#include "core/shoot/line_words.h"
 #include "core/shoot/scene_words.h"
 
 #include <algorithm>
@@ -69,6 +69,7 @@ struct SceneLineReader {
 
     bool number();
     bool word();
+    bool handling();
     bool day();
     bool light();
     bool change();
@@ -114,6 +115,28 @@ bool SceneLineReader::word() {
         if (known.word == typed) {
             scene.described = known.light;
             return take(LinePart::Described);
+        }
+    return false;
+}
+
+bool SceneLineReader::handling() {
+    auto& scene = line.scene;
+    const std::string typed = lowered(words[at]);
+    for (const auto& known : kSupportWords)
+        if (known.word == typed) {
+            scene.support = known.support;
+            return take(LinePart::Support);
+        }
+    for (const auto& known : kFocusWords)
+        if (known.word == typed) {
+            scene.focusBy = known.focus;
+            return take(LinePart::Focus);
+        }
+    for (const auto& known : kSoundWords)
+        if (known.word == typed) {
+            scene.sound = true;
+            scene.soundBy = known.sound;
+            return take(LinePart::Sound);
         }
     return false;
 }
@@ -297,8 +320,8 @@ void SceneLineReader::next() {
             named();
         return;
     }
-    if (number() || change() || word() || day() || lamp() || depth() || motion() || small() ||
-        length() || light())
+    if (number() || change() || word() || handling() || day() || lamp() || depth() || motion() ||
+        small() || length() || light())
         return;
     const std::string& typed = words[at];
     // A digit in front announces a quantity: a mistyped one must not end up in the name.

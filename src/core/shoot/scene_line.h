@@ -26,7 +26,9 @@ enum class LinePart {
     Speed,      ///< `0.5w/s`: frame widths a second
     Pan,        ///< `pan8deg/s`
     SlowMotion, ///< `x4`, `4x`
-    Sound,      ///< `talk`, `sound`, `mute`, `mos`
+    Sound,      ///< `talk`, `sound`, `mute`, `mos`, `onboard`, `wired`, `radio`
+    Support,    ///< `tripod`, `gimbal`, `shoulder`, `handheld`
+    Focus,      ///< `handfocus`, `autofocus`, `facefocus`
     LongestTake, ///< the first length of time: `12min`
     Footage,     ///< a length of time after `all`, or the second one: `all 40min`
     View,        ///< `54deg`

@@ -1,8 +1,8 @@
 #include "core/shoot/scene_line_text.h"
 
+#include "core/quantity/line_words.h"
 #include "core/quantity/number_text.h"
 #include "core/quantity/print.h"
-#include "core/shoot/line_words.h"
 #include "core/shoot/scene_words.h"
 
 #include <algorithm>
@@ -15,6 +15,25 @@ std::string wordOf(DescribedLight light) {
         if (known.light == light)
             return std::string(known.word);
     return {};
+}
+// What is not said has no word.
+std::string wordOf(Support support) {
+    for (const auto& known : kSupportWords)
+        if (known.support == support)
+            return std::string(known.word);
+    return {};
+}
+std::string wordOf(FocusBy focus) {
+    for (const auto& known : kFocusWords)
+        if (known.focus == focus)
+            return std::string(known.word);
+    return {};
+}
+std::string soundWord(const Scene& scene) {
+    for (const auto& known : kSoundWords)
+        if (scene.sound && known.sound == scene.soundBy)
+            return std::string(known.word);
+    return scene.sound ? "talk" : "mute";
 }
 
 // The lamps of the line in place of those it can tell, which keep what it does not say when their
@@ -88,7 +107,9 @@ std::string lineWith(const Scene& scene, const std::string& name) {
         add("pan" + compact(spell(*scene.pan)));
     if (scene.slowMotion.value() != 1)
         add(spellFactor(scene.slowMotion));
-    add(scene.sound ? "talk" : "mute");
+    add(soundWord(scene));
+    add(wordOf(scene.support));
+    add(wordOf(scene.focusBy));
     if (scene.longestTake.value() > 0)
         add(compact(spellDuration(scene.longestTake)));
     if (scene.footage.value() > 0)

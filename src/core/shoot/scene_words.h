@@ -32,6 +32,31 @@ inline constexpr std::array kLampWords = {
     LampWord{"rectified", LampKind::Rectified}, LampWord{"measured", LampKind::Measured},
     LampWord{"steady", LampKind::Steady}};
 
+struct SupportWord {
+    std::string_view word;
+    Support support;
+};
+inline constexpr std::array kSupportWords = {
+    SupportWord{"tripod", Support::Tripod}, SupportWord{"gimbal", Support::Gimbal},
+    SupportWord{"shoulder", Support::Shoulder}, SupportWord{"handheld", Support::Hand}};
+
+struct FocusWord {
+    std::string_view word;
+    FocusBy focus;
+};
+inline constexpr std::array kFocusWords = {FocusWord{"handfocus", FocusBy::Hand},
+                                           FocusWord{"autofocus", FocusBy::Continuous},
+                                           FocusWord{"facefocus", FocusBy::Faces}};
+
+/// Where the sound comes from; each of them says that there is some.
+struct SoundWord {
+    std::string_view word;
+    SoundBy sound;
+};
+inline constexpr std::array kSoundWords = {SoundWord{"onboard", SoundBy::Camera},
+                                           SoundWord{"wired", SoundBy::Wired},
+                                           SoundWord{"radio", SoundBy::Radio}};
+
 /// Kinds a scene's line can tell. A steady lamp is no need of the scene, and a measured one is
 /// nothing without its harmonics: both are edited as lamps and kept when the line is rewritten.
 [[nodiscard]] constexpr bool isOnTheLine(LampKind kind) {

@@ -14,6 +14,9 @@ const Setup* findSetup(const Shoot& shoot, std::string_view id) {
 Setup* findSetup(Shoot& shoot, std::string_view id) {
     return findById(shoot.setups, id);
 }
+const CameraRecord* findRecord(const Shoot& shoot, std::string_view camera) {
+    return findById(shoot.records, camera);
+}
 const Scene* findScene(const Shoot& shoot, std::string_view id) {
     return findById(shoot.scenes, id);
 }

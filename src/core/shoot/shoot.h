@@ -4,6 +4,7 @@
 #include "core/kit/kit.h"
 #include "core/light/metering.h"
 #include "core/shoot/brief.h"
+#include "core/shoot/camera_record.h"
 #include "core/shoot/day.h"
 #include "core/shoot/scene.h"
 
@@ -16,7 +17,7 @@
 /// half-edited (a setup naming a camera that is gone); evaluation says what is missing.
 namespace bslate {
 
-inline constexpr int kShootVersion = 4;
+inline constexpr int kShootVersion = 5;
 
 /// Who compensates a change that costs or gives stops.
 enum class Payer { Nd, Iris, Light, Rating, Nobody };
@@ -52,7 +53,14 @@ struct Setup {
     Kelvin white{5600};
     School school = School::Nominal;
     Payer payer = Payer::Nd;
-    int bank = 0; ///< 1-based, 0 for none
+    int bank = 0;                      ///< recalled before it: 1-based, 0 for none
+    Support support = Support::Unsaid; ///< unsaid: as the scene, here and in the next two
+    FocusBy focusBy = FocusBy::Unsaid;
+    SoundBy soundBy = SoundBy::Unsaid;
+    Stabiliser stabiliser = Stabiliser::AsSupport;
+    bool wireless = false;                 ///< used meanwhile, for a remote or a view
+    std::vector<LeftAutomatic> automatics; ///< left to the camera on purpose
+    std::vector<Tick> ticks;
     std::vector<Acceptance> accepted;
     ExtraKeys extra;
     BSLATE_COMPILED_ONCE(Setup);
@@ -69,13 +77,16 @@ struct Shoot {
     Kit kit;
     std::vector<Scene> scenes;
     std::vector<Setup> setups;
-    std::vector<ShootDay> plan; ///< days that have been planned, by number
+    std::vector<ShootDay> plan;        ///< days that have been planned, by number
+    std::vector<CameraRecord> records; ///< one a camera, what is really set
     ExtraKeys extra;
     BSLATE_COMPILED_ONCE(Shoot);
 };
 
 [[nodiscard]] const Setup* findSetup(const Shoot& shoot, std::string_view id);
 [[nodiscard]] Setup* findSetup(Shoot& shoot, std::string_view id);
+/// Null when nothing was recorded of the camera.
+[[nodiscard]] const CameraRecord* findRecord(const Shoot& shoot, std::string_view camera);
 [[nodiscard]] const Scene* findScene(const Shoot& shoot, std::string_view id);
 [[nodiscard]] Scene* findScene(Shoot& shoot, std::string_view id);
 

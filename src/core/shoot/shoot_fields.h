@@ -1,38 +1,13 @@
 #pragma once
 
-#include "core/shoot/scene_fields.h"
+#include "core/shoot/record_fields.h"
+#include "core/shoot/setup_fields.h"
 #include "core/shoot/shoot.h"
 
 #include <algorithm>
 
-/// The fields of a shoot: brief, setups, days and their takes.
+/// The fields of a shoot: brief, days and their takes.
 namespace bslate {
-
-inline constexpr NamedValue<School> kSchoolNames[] = {{"nominal", School::Nominal},
-                                                      {"rated", School::Rated},
-                                                      {"to-the-right", School::ToTheRight},
-                                                      {"guard", School::Guard},
-                                                      {"raw", School::Raw}};
-inline constexpr NamedValue<DeliveryColour> kColourNames[] = {
-    {"sdr", DeliveryColour::Sdr}, {"hlg", DeliveryColour::Hlg}, {"pq", DeliveryColour::Pq}};
-inline constexpr NamedValue<GradeWeight> kGradeNames[] = {
-    {"none", GradeWeight::None}, {"light", GradeWeight::Light}, {"full", GradeWeight::Full}};
-inline constexpr NamedValue<Turnaround> kTurnaroundNames[] = {
-    {"same-day", Turnaround::SameDay}, {"days", Turnaround::Days}, {"weeks", Turnaround::Weeks}};
-inline constexpr NamedValue<ShutterSchool> kShutterSchoolNames[] = {
-    {"half-frame", ShutterSchool::HalfFrame},
-    {"crisp", ShutterSchool::Crisp},
-    {"mains-locked", ShutterSchool::MainsLocked},
-    {"custom", ShutterSchool::Custom}};
-inline constexpr NamedValue<SecondSlot> kSecondSlotNames[] = {{"unused", SecondSlot::Unused},
-                                                              {"mirror", SecondSlot::Mirror},
-                                                              {"relay", SecondSlot::Relay},
-                                                              {"proxy", SecondSlot::Proxy}};
-inline constexpr NamedValue<Payer> kPayerNames[] = {{"nd", Payer::Nd},
-                                                    {"iris", Payer::Iris},
-                                                    {"light", Payer::Light},
-                                                    {"rating", Payer::Rating},
-                                                    {"nobody", Payer::Nobody}};
 
 /// The first id that stands twice; everything else refers to them.
 template<class Items>
@@ -47,15 +22,12 @@ template<class Items>
     return FieldFault{key, std::string(*twice), "every id only once"};
 }
 
-template<>
-struct Described<Acceptance> {
-    static constexpr auto kName = "accepted";
-    static constexpr auto kFields =
-        std::tuple{required("finding", &Acceptance::finding, form::Text{}, "Finding",
-                            "`id`, or `id:patch` or `id:take`"),
-                   required("reason", &Acceptance::reason, form::Text{4000, "why this is accepted"},
-                            "Reason")};
-};
+inline constexpr NamedValue<DeliveryColour> kColourNames[] = {
+    {"sdr", DeliveryColour::Sdr}, {"hlg", DeliveryColour::Hlg}, {"pq", DeliveryColour::Pq}};
+inline constexpr NamedValue<GradeWeight> kGradeNames[] = {
+    {"none", GradeWeight::None}, {"light", GradeWeight::Light}, {"full", GradeWeight::Full}};
+inline constexpr NamedValue<Turnaround> kTurnaroundNames[] = {
+    {"same-day", Turnaround::SameDay}, {"days", Turnaround::Days}, {"weeks", Turnaround::Weeks}};
 
 template<>
 struct Described<Brief> {
@@ -76,42 +48,6 @@ struct Described<Brief> {
                 "verified, before a card is used again"),
         spared("finished", &Brief::finished, as::kDuration, "Finished",
                "length of what is delivered")};
-};
-
-template<>
-struct Described<Setup> {
-    static constexpr auto kName = "setup";
-    static constexpr auto kFields =
-        std::tuple{required("id", &Setup::id, form::Text{}, "Id"),
-                   required("number", &Setup::number, form::Text{}, "&Number", "as on the slate"),
-                   required("name", &Setup::name, form::Text{}, "N&ame"),
-                   required("scene", &Setup::scene, form::Text{}, "&Scene", "id"),
-                   required("camera", &Setup::camera, form::Text{}, "&Camera", "id"),
-                   required("mode", &Setup::mode, form::Text{}, "&Recording", "id of a mode"),
-                   required("profile", &Setup::profile, form::Text{}, "&Profile", "id"),
-                   written("lens", &Setup::lens, form::Text{}, "&Lens", "id; empty: none"),
-                   spared("focal", &Setup::focal, as::kMillimetres, "F&ocal length",
-                          "of a zoom; missing: its shortest"),
-                   spared("focus", &Setup::focus, as::kMetres, "Focus&ed at"),
-                   spared("external_power", &Setup::externalPower, form::Flag{}, "E&xternal power"),
-                   spared("second_slot", &Setup::secondSlot,
-                          form::Named<SecondSlot>{kSecondSlotNames}, "Second slo&t"),
-                   required("rate", &Setup::rate, as::kRate, "&Frame rate", "captured"),
-                   required("shutter", &Setup::shutter, as::kShutter, "Shutter"),
-                   required("iris", &Setup::iris, as::kTStop, "Iris"),
-                   written("filters", &Setup::filters, form::List{form::Text{}}, "ND",
-                           "ids, in the order they are stacked"),
-                   required("base", &Setup::base, as::kIso, "Base ISO"),
-                   required("rating", &Setup::rating, as::kIso, "Rating"),
-                   written("white", &Setup::white, as::kKelvin, "&White"),
-                   required("school", &Setup::school, form::Named<School>{kSchoolNames}, "School"),
-                   written("shutter_school", &Setup::shutterSchool,
-                           form::Named<ShutterSchool>{kShutterSchoolNames}, "Shutter school"),
-                   required("payer", &Setup::payer, form::Named<Payer>{kPayerNames}, "Payer",
-                            "who compensates a change"),
-                   written("bank", &Setup::bank, form::Whole{0, 100}, "&Bank", "from 1; 0: none"),
-                   written("accepted", &Setup::accepted, form::List{form::Object<Acceptance>{}},
-                           "Accepted", "findings taken on purpose")};
 };
 
 template<>
@@ -210,7 +146,9 @@ struct Described<Shoot> {
         written("scenes", &Shoot::scenes, form::List{form::Object<Scene>{}}, "Scenes"),
         written("setups", &Shoot::setups, form::List{form::Object<Setup>{}}, "Setups"),
         spared("plan", &Shoot::plan, form::List{form::Object<ShootDay>{}}, "Plan",
-               "days that were planned")};
+               "days that were planned"),
+        spared("records", &Shoot::records, form::List{form::Object<CameraRecord>{}}, "Records",
+               "what is really set on the cameras", 5)};
     static void complete(Shoot& shoot) {
         std::stable_sort(shoot.plan.begin(), shoot.plan.end(),
                          [](const ShootDay& a, const ShootDay& b) { return a.number < b.number; });
@@ -221,7 +159,8 @@ struct Described<Shoot> {
                 return FieldFault{"plan", std::to_string(shoot.plan[i].number),
                                   "every day only once"};
         return firstFault([&] { return doubleId("scenes", shoot.scenes); },
-                          [&] { return doubleId("setups", shoot.setups); });
+                          [&] { return doubleId("setups", shoot.setups); },
+                          [&] { return doubleId("records", shoot.records); });
     }
 };
 

@@ -2,10 +2,10 @@
 
 #include "core/base/find_by_id.h"
 #include "core/base/fresh_id.h"
+#include "core/quantity/line_words.h"
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 #include "core/quantity/scan.h"
-#include "core/shoot/line_words.h"
 
 #include <algorithm>
 #include <cmath>

@@ -50,6 +50,15 @@ constexpr std::array kRemedies = {
     RemedyWords{RemedyId::DayMode, "day-mode", "{camera}: {mode}, {bitRate}"},
     RemedyWords{RemedyId::DayWait, "day-wait", "Begin at {start}, {by} later"},
     RemedyWords{RemedyId::DayLetStop, "day-let-stop", "Let {take} be interrupted"},
+    RemedyWords{RemedyId::StabiliserOff, "stabiliser-off", "Stabiliser off"},
+    RemedyWords{RemedyId::StabiliserOn, "stabiliser-on", "Stabiliser on"},
+    RemedyWords{RemedyId::WirelessOff, "wireless-off", "Wireless off"},
+    RemedyWords{RemedyId::FocusByHand, "focus-by-hand", "Focus by hand"},
+    RemedyWords{RemedyId::AutomaticOff, "automatic-off", "{automatic} off"},
+    RemedyWords{RemedyId::MoveBank, "move-bank", "{setups} to bank {bank}"},
+    RemedyWords{RemedyId::NoBank, "no-bank", "{setups} by hand, no bank"},
+    RemedyWords{RemedyId::BestBanks, "best-banks", "The banks that cost least"},
+    RemedyWords{RemedyId::PutBack, "put-back", "{function} back on {control}"},
 };
 
 constexpr bool inOrder() {

@@ -1,6 +1,7 @@
 #include "core/words/wording.h"
 
 #include "core/quantity/print.h"
+#include "core/words/body_words.h"
 #include "core/words/remedy_words.h"
 #include "core/words/sentences.h"
 
@@ -37,6 +38,7 @@ struct Filler {
     bool sign = false;
     bool bare = false;
     bool fine = false;
+    bool comma = false;
 
     std::string operator()(Stops value) const { return stopsText(value, sign, bare, fine); }
     std::string operator()(const std::string& value) const { return value; }
@@ -44,10 +46,13 @@ struct Filler {
     std::string operator()(const Shutter& value) const { return print(value); }
     std::string operator()(School value) const { return nameOf(value, translate); }
     std::string operator()(Payer value) const { return nameOf(value, translate); }
+    std::string operator()(BodySetting value) const { return nameOf(value, translate); }
+    std::string operator()(Function value) const { return nameOf(value, translate); }
+    std::string operator()(AutomaticKind value) const { return nameOf(value, translate); }
     std::string operator()(const ReasonList& value) const {
         std::string text;
         for (const auto& reason : value.all)
-            text += (text.empty() ? "" : "; ") + reasonOf(reason, translate);
+            text += (text.empty() ? "" : comma ? ", " : "; ") + reasonOf(reason, translate);
         return text;
     }
     std::string operator()(Duration value) const { return printDuration(value.length); }
@@ -69,6 +74,10 @@ std::string placeText(std::string_view key, const Facts& facts, const Translator
     if (key.starts_with(';')) {
         const auto list = placeText(key.substr(1), facts, translate);
         return list.empty() ? list : "; " + list;
+    }
+    if (!key.empty() && key.front() == ',') {
+        filler.comma = true;
+        key.remove_prefix(1);
     }
     if (!key.empty() && key.front() == '+') {
         filler.sign = true;
@@ -188,9 +197,9 @@ std::string nameOf(IsoBehaviour behaviour, const Translator& translate) {
 
 std::string nameOf(DialInField field, const Translator& translate) {
     constexpr const char* names[] = {
-        "Camera",      "Recording", "Rate",        "Region",      "Shutter", "Profile",
-        "Base",        "Rating",    "White",       "Iris",        "ND",      "Card",
-        "Second slot", "Sound",     "Zebra, skin", "Zebra, clip", "Bank"};
+        "Camera",      "Recording",   "Rate", "Region", "Shutter",   "Profile",     "Base",
+        "Rating",      "White",       "Iris", "ND",     "Card",      "Second slot", "Sound",
+        "Zebra, skin", "Zebra, clip", "Bank", "Focus",  "Stabiliser"};
     return translated(names[static_cast<int>(field)], translate);
 }
 

@@ -3,19 +3,18 @@
 #include "core/facts/dial_in.h"
 #include "core/facts/figures.h"
 #include "core/judgement/finding.h"
+#include "core/words/translator.h"
 
-#include <functional>
 #include <string>
 
 /// The only place where a judgement becomes a sentence. Texts are English templates with
 /// `{fact}` places: stops print as `0.6 stop`, `{+fact}` with their sign, `{fact#}` as the bare
 /// number (with its sign when negative), `{fact##}` with two decimals; `{;fact}` a list of clauses
-/// with a semicolon before it, nothing when it is empty. The application passes a
+/// with a semicolon before it, nothing when it is empty; `{,fact}` a list joined by commas. The
+/// application passes a
 /// translator that maps a template to another language before the places are filled; the command
 /// line passes none.
 namespace bslate {
-
-using Translator = std::function<std::string(const char* english)>;
 
 [[nodiscard]] std::string titleOf(const Finding& finding, const Translator& translate = {});
 /// The reason with its numbers.

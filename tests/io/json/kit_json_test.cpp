@@ -63,7 +63,7 @@ TEST(KitJson, OptionalKeysHaveTheirDefaults) {
     camera["bases"][0].erase("prnu");
     json.erase("filter_stages");
     const auto kit = readBack(json.dump());
-    EXPECT_EQ(kit.cameras[0].banks, Banks{});
+    EXPECT_EQ(kit.cameras[0].banks, BankCount{});
     EXPECT_TRUE(kit.cameras[0].builtInNd.empty());
     EXPECT_EQ(kit.cameras[0].whiteStepKelvin, 100);
     EXPECT_EQ(kit.filterStages, 2);

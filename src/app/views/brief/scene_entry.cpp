@@ -39,6 +39,10 @@ QString nameOf(LinePart part) {
         return SceneEntry::tr("slow motion");
     case LinePart::Sound:
         return SceneEntry::tr("sound");
+    case LinePart::Support:
+        return SceneEntry::tr("support");
+    case LinePart::Focus:
+        return SceneEntry::tr("focus");
     case LinePart::LongestTake:
         return SceneEntry::tr("uninterrupted take");
     case LinePart::Footage:

@@ -45,7 +45,8 @@ CardDialog::CardDialog(Card card, QWidget* parent)
     : QDialog(parent)
     , m_card(std::move(card)) {
     setObjectName(QStringLiteral("card-dialog"));
-    setWindowTitle(tr("Dial-in card %1").arg(toQt(m_card.heading)));
+    setWindowTitle(m_card.dials.number.empty() ? toQt(m_card.heading)
+                                               : tr("Dial-in card %1").arg(toQt(m_card.heading)));
     auto* column = new QVBoxLayout(this);
     column->addWidget(new CardPreview(m_card, this), 1);
     auto* row = new QHBoxLayout;
@@ -63,9 +64,11 @@ CardDialog::CardDialog(Card card, QWidget* parent)
 }
 
 void CardDialog::askPdfPath() {
-    const QString path = askSavePath(this, {tr("Save the card"),
-                                            QStringLiteral("%1.pdf").arg(toQt(m_card.dials.number)),
-                                            tr("PDF (*.pdf)"), QStringLiteral("pdf")});
+    const QString path =
+        askSavePath(this, {tr("Save the card"),
+                           QStringLiteral("%1.pdf").arg(toQt(
+                               m_card.dials.number.empty() ? m_card.heading : m_card.dials.number)),
+                           tr("PDF (*.pdf)"), QStringLiteral("pdf")});
     if (!path.isEmpty())
         savePdf(path);
 }

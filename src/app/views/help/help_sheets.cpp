@@ -47,6 +47,7 @@ constexpr KeyLine kEverywhere[] = {
     {"Ctrl+Shift+E", QT_TRANSLATE_NOOP("Help", "compare two setups")},
     {"Ctrl+P", QT_TRANSLATE_NOOP("Help", "dial-in card: print, PDF, copy")},
     {"Ctrl+Shift+P", QT_TRANSLATE_NOOP("Help", "pack list: print, PDF, copy")},
+    {"Ctrl+Shift+R, Ctrl+Shift+B", QT_TRANSLATE_NOOP("Help", "pre-roll card, bank card")},
     {"Ctrl+L", QT_TRANSLATE_NOOP("Help", "write the rating LUT")},
     {"Ctrl+Z, Ctrl+Shift+Z", QT_TRANSLATE_NOOP("Help", "undo, redo")},
     {"Ctrl+N, Ctrl+O, Ctrl+S, Ctrl+Shift+S", QT_TRANSLATE_NOOP("Help", "new, open, save, save as")},

@@ -4,6 +4,7 @@
 #include "app/views/kit/camera_text.h"
 #include "app/views/kit/sensor_picture.h"
 #include "core/base/find_by_id.h"
+#include "core/kit/body_line.h"
 #include "core/kit/check.h"
 #include "core/kit/edit.h"
 #include "core/kit/mode_line.h"
@@ -43,6 +44,7 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
     , m_profiles(new QListWidget)
     , m_modes(new QPlainTextEdit)
     , m_rules(new QPlainTextEdit)
+    , m_body(new QPlainTextEdit)
     , m_pages(new QTabWidget)
     , m_problem(new QLabel)
     , m_picture(new SensorPicture(style)) {
@@ -53,6 +55,7 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
     buildBody(*form);
     auto* right = new QVBoxLayout;
     const QString modes = tr("Recording modes"), rules = tr("Rules");
+    const QString body = tr("Banks and controls");
     m_pages->addTab(buildLines(*m_modes, "camera-modes", modes,
                                tr("One a line, bit rates in Mb/s: UHD long 10-bit 4:2:2 "
                                   "24/25@100 50@150 crop1.5 mute mf clip29:59 heat20min@35C "
@@ -63,6 +66,12 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
                                   "iso codec=raw12 note 100-51200 | gop=raw rate>=100 requires "
                                   "power=external : why; also excludes and limits")),
                     rules);
+    m_pages->addTab(buildLines(*m_body, "camera-body", body,
+                               tr("One a line. bank 1 inside without shutter | slips white "
+                                  "power-on to 5600 K | auto eye-sensor in Setup 3 | control "
+                                  "\"front dial\" dial finger printed iris takes rating, white | "
+                                  "quick 8 | own 2 | firmware 2.10 | region 50 Hz | clock set")),
+                    body);
     m_pages->setDocumentMode(true);
     right->addWidget(m_pages, 1);
     right->addWidget(m_picture, 1);
@@ -81,7 +90,7 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
     fill();
     for (auto* edit : findChildren<QLineEdit*>())
         connect(edit, &QLineEdit::textChanged, this, &CameraSheet::preview);
-    for (auto* lines : {m_modes, m_rules})
+    for (auto* lines : {m_modes, m_rules, m_body})
         connect(lines, &QPlainTextEdit::textChanged, this, &CameraSheet::preview);
     preview();
 }
@@ -174,6 +183,10 @@ void CameraSheet::fill() {
     for (const auto& rule : ruleLines(m_camera))
         lines << toQt(rule);
     m_rules->setPlainText(lines.join(QLatin1Char('\n')));
+    lines.clear();
+    for (const auto& own : bodyLines(m_camera.body))
+        lines << toQt(own);
+    m_body->setPlainText(lines.join(QLatin1Char('\n')));
 }
 
 Result<Camera> CameraSheet::typedBody() const {
@@ -211,7 +224,10 @@ Result<Camera> CameraSheet::typed() const {
     auto modes = placed(withModeLines(*body, linesOf(*m_modes)), m_pages->tabText(0));
     if (!modes)
         return modes;
-    auto camera = placed(withRuleLines(*modes, linesOf(*m_rules)), m_pages->tabText(1));
+    auto ruled = placed(withRuleLines(*modes, linesOf(*m_rules)), m_pages->tabText(1));
+    if (!ruled)
+        return ruled;
+    auto camera = placed(withBodyLines(*ruled, linesOf(*m_body)), m_pages->tabText(2));
     if (!camera)
         return camera;
     Kit kit = m_kit;
@@ -263,8 +279,10 @@ void CameraSheet::focusOn(const QString& place) {
         }
     if (m_profiles->accessibleName().startsWith(place))
         return m_profiles->setFocus();
-    const int page = place.startsWith(m_pages->tabText(0)) ? 0 : 1;
-    auto* lines = page == 0 ? m_modes : m_rules;
+    const int page = place.startsWith(m_pages->tabText(0))   ? 0
+                     : place.startsWith(m_pages->tabText(2)) ? 2
+                                                             : 1;
+    auto* lines = page == 0 ? m_modes : page == 1 ? m_rules : m_body;
     m_pages->setCurrentIndex(page);
     lines->setFocus();
     const int line = place.section(QLatin1Char(' '), -1).toInt();

@@ -50,7 +50,7 @@ private:
     QLineEdit *m_slots, *m_white, *m_zebra, *m_banks, *m_draw, *m_buffer;
     QComboBox *m_shutter, *m_tap;
     QListWidget* m_profiles;
-    QPlainTextEdit *m_modes, *m_rules;
+    QPlainTextEdit *m_modes, *m_rules, *m_body;
     QTabWidget* m_pages;
     QLabel* m_problem;
     SensorPicture* m_picture;

@@ -15,5 +15,7 @@ inline constexpr std::string_view kCommonPractice = "common practice, no source"
 [[nodiscard]] std::span<const FindingKind> recording();
 [[nodiscard]] std::span<const FindingKind> takes();
 [[nodiscard]] std::span<const FindingKind> day();
+[[nodiscard]] std::span<const FindingKind> hands();
+[[nodiscard]] std::span<const FindingKind> banks();
 
 } // namespace bslate::kinds

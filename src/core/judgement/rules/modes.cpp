@@ -5,6 +5,7 @@
 #include "core/judgement/rules/profiles.h"
 #include "core/judgement/rules/rules.h"
 #include "core/media/recording.h"
+#include "core/shoot/handling_of.h"
 #include "core/signal/code_values.h"
 
 #include <algorithm>
@@ -186,9 +187,12 @@ static void bitsForGrade(const Case& now, Findings& out) {
 }
 
 static void soundAndFocus(const Case& now, Findings& out) {
+    const auto handling = handlingOf(*now.context.scene, *now.context.setup);
+    const bool wantsSound = handling.wantsSound();
+    const bool focuses = handling.focus == FocusBy::Continuous || handling.focus == FocusBy::Faces;
     for (const auto& [kind, reason] : now.at.cell.costs) {
-        const bool sound = kind == CostKind::Sound && now.context.scene->sound;
-        if (!sound && kind != CostKind::Focus)
+        const bool sound = kind == CostKind::Sound && wantsSound;
+        if (!sound && (kind != CostKind::Focus || focuses)) // hands.cpp says more
             continue;
         Finding finding{sound ? FindingId::SoundLost : FindingId::FocusLost,
                         sound ? Severity::Fault : Severity::Note,

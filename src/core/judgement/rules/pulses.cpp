@@ -4,6 +4,7 @@
 #include "core/cadence/safe_rate.h"
 #include "core/cadence/shutter.h"
 #include "core/judgement/rules/rules.h"
+#include "core/shoot/handling_of.h"
 
 #include <algorithm>
 #include <cmath>
@@ -172,7 +173,8 @@ static void pulsedLight(const Case& now, Findings& out) {
         finding.facts.push_back({"round", Duration{Seconds(1 / pulsing.alias.value())}});
     offerShutters(now, finding, std::move(safe));
     // Another rate plays at another speed: a way out where sound is not wanted, else the last one.
-    if (finding.remedies.empty() || !now.context.scene->sound)
+    if (finding.remedies.empty() ||
+        !handlingOf(*now.context.scene, *now.context.setup).wantsSound())
         offerRates(now, finding);
     out.push_back(std::move(finding));
 }

@@ -27,12 +27,14 @@ using Rule = void (*)(const Case&, Findings&);
 [[nodiscard]] std::span<const Rule> pairsRules(); ///< one setup against the others
 [[nodiscard]] std::span<const Rule>
 profilesRules();                                   ///< whose numbers these are, and what they bear
+[[nodiscard]] std::span<const Rule> handsRules();  ///< held, focused, left to itself
 [[nodiscard]] std::span<const Rule> safetyRules(); ///< what can hurt someone
 
 using Group = std::span<const Rule> (*)();
 inline constexpr std::array kGroups = {
     Group{patchesRules}, Group{placementRules}, Group{changingLightRules}, Group{ratingRules},
     Group{shutterRules}, Group{pulsesRules},    Group{recordingRules},     Group{modesRules},
-    Group{takesRules},   Group{pairsRules},     Group{profilesRules},      Group{safetyRules}};
+    Group{takesRules},   Group{pairsRules},     Group{profilesRules},      Group{handsRules},
+    Group{safetyRules}};
 
 } // namespace bslate::rules

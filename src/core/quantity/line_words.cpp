@@ -1,4 +1,4 @@
-#include "core/shoot/line_words.h"
+#include "core/quantity/line_words.h"
 
 #include "core/quantity/scan.h"
 

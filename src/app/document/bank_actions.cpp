@@ -1,0 +1,216 @@
+#include "app/document/bank_actions.h"
+
+#include "app/document/actions.h"
+#include "app/document/text.h"
+#include "core/banks/bank_record.h"
+#include "core/shoot/acceptances.h"
+#include "core/words/body_words.h"
+#include "io/json/record_json.h"
+#include "io/system/files.h"
+#include "io/text/record_csv.h"
+
+#include <QDateTime>
+
+#include <algorithm>
+
+namespace bslate::app {
+
+BankActions::BankActions(ShootDocument& document, BankPlanner& planner, QObject* parent)
+    : QObject(parent)
+    , m_document(document)
+    , m_planner(planner)
+    , m_clock([] {
+        return QDateTime::currentDateTime().toString(QStringLiteral("yyyy-MM-dd HH:mm"));
+    }) {}
+
+const Camera* BankActions::cameraOrTell() {
+    const auto* camera = m_planner.camera();
+    if (!camera)
+        emit refused(tr("The kit has no camera: open a kit file first (Shoot, Use kit file)."));
+    return camera;
+}
+
+void BankActions::putThreads(const QString& name, const Threads& threads) {
+    Edit edit;
+    edit.setups = rethreaded(m_planner.plan().problem, m_document.shoot(), threads);
+    m_document.edit(name, applied(m_document.shoot(), edit));
+}
+
+void BankActions::put(int bank) {
+    const auto setup = m_planner.selected();
+    const auto& problem = m_planner.plan().problem;
+    if (!setup) {
+        emit refused(tr("Choose a setup of this camera first."));
+        return;
+    }
+    if (bank >= 0 && problem.banks[static_cast<std::size_t>(bank)].locked) {
+        emit refused(tr("Bank %1 is locked: it is somebody else's.")
+                         .arg(toQt(problem.banks[static_cast<std::size_t>(bank)].label)));
+        return;
+    }
+    auto threads = m_planner.threads();
+    threads[*setup] = bank;
+    const QString number = toQt(problem.work.setups[*setup].number);
+    putThreads(bank < 0
+                   ? tr("No bank for %1").arg(number)
+                   : tr("%1 to bank %2")
+                         .arg(number, toQt(problem.banks[static_cast<std::size_t>(bank)].label)),
+               threads);
+}
+
+void BankActions::putNamed(const QString& label) {
+    const QString wanted = label.trimmed();
+    if (wanted.isEmpty())
+        return put(-1);
+    QStringList labels;
+    const auto& banks = m_planner.plan().problem.banks;
+    for (std::size_t b = 0; b < banks.size(); ++b) {
+        if (toQt(banks[b].label).compare(wanted, Qt::CaseInsensitive) == 0)
+            return put(static_cast<int>(b));
+        labels << toQt(banks[b].label);
+    }
+    emit refused(labels.isEmpty()
+                     ? tr("This camera has no banks: everything is set by hand.")
+                     : tr("No bank %1: there are %2.").arg(wanted, labels.join(tr(", "))));
+}
+
+void BankActions::putBest() {
+    m_planner.settle();
+    const auto& best = m_planner.plan().best;
+    if (!cameraOrTell() || best.threads.empty())
+        return;
+    if (best.plan.cost >= m_planner.now().cost) {
+        emit told(tr("No threads cost less than these."));
+        return;
+    }
+    putThreads(tr("Best banks"), best.threads);
+}
+
+void BankActions::putSchool(BankSchool school) {
+    putThreads(toQt(nameOf(school, translator())), threadsOf(m_planner.plan().problem, school));
+}
+
+template<class Change>
+bool BankActions::changeRecord(const QString& name, Change change) {
+    const auto* camera = cameraOrTell();
+    if (!camera)
+        return false;
+    Shoot after = m_document.shoot();
+    auto known = std::find_if(after.records.begin(), after.records.end(),
+                              [&](const CameraRecord& record) { return record.id == camera->id; });
+    if (known == after.records.end()) {
+        after.records.emplace_back();
+        known = after.records.end() - 1;
+        known->id = camera->id;
+    }
+    change(*known);
+    return m_document.edit(name, std::move(after));
+}
+
+void BankActions::noteWritten(int bank) {
+    const auto at = static_cast<std::size_t>(bank);
+    const auto& plan = m_planner.now();
+    if (bank < 0 || at >= plan.writtenAs.size() || !plan.writtenAs[at]) {
+        emit refused(tr("No setup recalls this bank: there is nothing to write into it."));
+        return;
+    }
+    const auto& problem = m_planner.plan().problem;
+    const QString label = toQt(problem.banks[at].label);
+    changeRecord(tr("Bank %1 written").arg(label), [&](CameraRecord& record) {
+        record = withWritten(record, problem, plan, at, fromQt(m_clock()));
+    });
+}
+
+bool BankActions::noteSettings(const QString& lines) {
+    auto parsed = parseRecordLines(fromQt(lines));
+    if (!parsed) {
+        emit refused(messageOf(parsed.error()));
+        return false;
+    }
+    return changeRecord(tr("Settings noted"), [&](CameraRecord& record) {
+        record.settings = *parsed;
+        record.when = fromQt(m_clock());
+    });
+}
+
+QString BankActions::plannedSettings() const {
+    const auto* camera = m_planner.camera();
+    return camera ? toQt(spell(settingLines(*camera, m_planner.plan().controls))) : QString();
+}
+
+void BankActions::tick(const Check& check) {
+    const auto* setup = m_document.setup();
+    if (!setup)
+        return;
+    Edit edit;
+    edit.setup = ticked(*setup, check, fromQt(m_clock()));
+    m_document.edit(tr("Tick"), applied(m_document.shoot(), edit));
+}
+
+void BankActions::choose(std::size_t control, std::optional<Function> function) {
+    const auto* camera = cameraOrTell();
+    if (!camera)
+        return;
+    Edit edit;
+    edit.kit = m_document.shoot().kit;
+    for (auto& own : edit.kit->cameras)
+        if (own.id == camera->id && control < own.body.controls.size())
+            own.body.controls[control].chosen = function;
+    m_document.edit(tr("Choose what a control does"), applied(m_document.shoot(), edit));
+}
+
+void BankActions::readRecord(const QString& path) {
+    const auto* camera = cameraOrTell();
+    if (!camera)
+        return;
+    const auto text = io::readFile(fromQt(path));
+    auto record = text ? io::readAnyRecord(*text, fromQt(path), camera->id)
+                       : Result<CameraRecord>(text.error());
+    if (!record) {
+        emit refused(messageOf(record.error()));
+        return;
+    }
+    if (changeRecord(tr("Read record"), [&](CameraRecord& known) { known = *record; }))
+        emit told(tr("Record read from %1").arg(path));
+}
+
+void BankActions::writeRecord(const QString& path) {
+    const auto* camera = cameraOrTell();
+    const auto* record = camera ? findRecord(m_document.shoot(), camera->id) : nullptr;
+    if (!record) {
+        emit refused(tr("Nothing is on record of this camera yet: W notes a written bank."));
+        return;
+    }
+    const auto text = path.endsWith(QStringLiteral(".json"), Qt::CaseInsensitive)
+                          ? io::writeRecord(*record)
+                          : io::writeRecordCsv(*record);
+    const auto done = io::writeFileAtomically(fromQt(path), text);
+    if (done)
+        emit told(tr("Record written to %1").arg(path));
+    else
+        emit refused(messageOf(done.error()));
+}
+
+void BankActions::apply(const QString& name, const Edit& edit) {
+    m_document.edit(name, applied(m_document.shoot(), edit));
+}
+
+void BankActions::accept(const QStringList& findings, const QString& reason) {
+    if (reason.trimmed().isEmpty()) {
+        emit refused(needsReason());
+        return;
+    }
+    changeRecord(tr("Accept"), [&](CameraRecord& record) {
+        for (const auto& key : findings)
+            (void)bslate::accept(record.accepted, fromQt(key), fromQt(reason));
+    });
+}
+
+void BankActions::withdraw(const QStringList& findings) {
+    changeRecord(tr("Take acceptance back"), [&](CameraRecord& record) {
+        for (const auto& key : findings)
+            bslate::withdraw(record.accepted, fromQt(key));
+    });
+}
+
+} // namespace bslate::app

@@ -1,0 +1,365 @@
+#include "app/views/banks/bank_board.h"
+
+#include "app/document/text.h"
+#include "app/style/marks.h"
+#include "app/widgets/painted_access.h"
+#include "core/quantity/print.h"
+#include "core/words/body_words.h"
+
+#include <QMouseEvent>
+#include <QPainter>
+#include <QPainterPath>
+
+#include <algorithm>
+
+namespace bslate::app {
+namespace {
+
+constexpr double kLeft = 16, kGap = 8;
+constexpr double kSlateTop = 4, kSlateHeight = 100;
+constexpr double kLeastSlate = 118, kMostSlate = 220;
+constexpr double kSetupWidth = 78, kSetupHeight = 32, kLeastPitch = 92;
+constexpr double kBelow = 66; // under a setup: what the hand does, and the day
+constexpr double kDragStart = 6;
+
+// "white, iris": what the hand turns, without the values.
+QString handNames(const BankUse& use) {
+    QStringList names;
+    for (const auto& hand : use.byHand)
+        names << toQt(nameOf(hand.setting, translator()));
+    return names.isEmpty() ? QStringLiteral("\u2014") : names.join(QStringLiteral(", "));
+}
+
+} // namespace
+
+BankBoard::BankBoard(const BankPlanner& planner, const ShootDocument& document, const Style& style,
+                     QWidget* parent)
+    : QWidget(parent)
+    , m_planner(planner)
+    , m_document(document)
+    , m_style(style) {
+    setObjectName(QStringLiteral("bank-board"));
+    setMouseTracking(true);
+    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+}
+
+void BankBoard::refresh() {
+    const auto& work = m_planner.plan().problem.work;
+    m_order.clear();
+    m_day.assign(work.setups.size(), 0);
+    for (const auto& visit : work.visits)
+        if (m_day[visit.setup] == 0) {
+            m_day[visit.setup] = visit.day;
+            m_order.push_back(visit.setup);
+        }
+    const auto chosen = m_planner.selected();
+    m_target = chosen ? m_planner.threads()[*chosen] : -1;
+    arrange();
+    tell();
+    update();
+}
+
+void BankBoard::setTarget(int bank) {
+    const int count = static_cast<int>(m_planner.plan().problem.banks.size());
+    m_target = std::clamp(bank, -1, count - 1);
+    arrange();
+    tell();
+    update();
+}
+
+void BankBoard::stepTarget(int by) {
+    setTarget(m_target + by);
+}
+
+// Everything that fits side by side, else so that what is chosen is in view.
+void BankBoard::arrange() {
+    const double room = width() - 2 * kLeft;
+    const double banks =
+        std::max<double>(1, static_cast<double>(m_planner.plan().problem.banks.size()));
+    m_slateWidth = std::clamp((room + kGap) / banks - kGap, kLeastSlate, kMostSlate);
+    const double setups = std::max<double>(1, static_cast<double>(m_order.size()));
+    m_pitch = std::clamp(room / setups, kLeastPitch, 150.0);
+    const auto shifted = [&](double wanted, double all) {
+        return std::clamp(wanted - room / 2, 0.0, std::max(0.0, all - room));
+    };
+    const double step = m_slateWidth + kGap;
+    m_slateShift = shifted((std::max(0, m_target) + 0.5) * step, banks * step);
+    const auto chosen = m_planner.selected();
+    const auto at = chosen ? std::find(m_order.begin(), m_order.end(), *chosen) : m_order.end();
+    const double index =
+        at == m_order.end() ? 0 : static_cast<double>(std::distance(m_order.begin(), at));
+    m_setupShift = shifted((index + 0.5) * m_pitch, setups * m_pitch);
+}
+
+QRectF BankBoard::slateBox(int bank) const {
+    return {kLeft + bank * (m_slateWidth + kGap) - m_slateShift, kSlateTop, m_slateWidth,
+            kSlateHeight};
+}
+
+QRectF BankBoard::setupBox(std::size_t setup) const {
+    const auto at = std::find(m_order.begin(), m_order.end(), setup);
+    const double index = static_cast<double>(std::distance(m_order.begin(), at));
+    return {kLeft + index * m_pitch + (m_pitch - kSetupWidth) / 2 - m_setupShift,
+            height() - kBelow - kSetupHeight, kSetupWidth, kSetupHeight};
+}
+
+int BankBoard::bankAt(QPointF point) const {
+    for (int b = 0; b < static_cast<int>(m_planner.plan().problem.banks.size()); ++b)
+        if (slateBox(b).contains(point))
+            return b;
+    return -1;
+}
+
+void BankBoard::tell() {
+    const auto& plan = m_planner.plan();
+    const auto chosen = m_planner.selected();
+    QString what = tr("%1 banks, %2 setups")
+                       .arg(plan.problem.banks.size())
+                       .arg(plan.problem.work.setups.size());
+    if (chosen) {
+        const int bank = m_planner.threads()[*chosen];
+        what += tr("; %1 recalls %2, by hand %3")
+                    .arg(toQt(plan.problem.work.setups[*chosen].number),
+                         bank < 0 ? tr("nothing")
+                                  : tr("bank %1").arg(toQt(
+                                        plan.problem.banks[static_cast<std::size_t>(bank)].label)),
+                         handNames(m_planner.now().uses[*chosen]));
+        if (m_target != bank)
+            what +=
+                tr("; in %1 it would be %2 by hand, not %3")
+                    .arg(m_target < 0
+                             ? tr("no bank")
+                             : tr("bank %1").arg(toQt(
+                                   plan.problem.banks[static_cast<std::size_t>(m_target)].label)),
+                         toQt(printDuration(m_planner.costWith(*chosen, m_target))),
+                         toQt(printDuration(m_planner.now().cost)));
+    }
+    describe(*this, QAccessible::Graphic, tr("Banks and setups"), what,
+             tr("Left and right choose a setup, up and down a bank, Return puts it there"));
+    emit described(what);
+}
+
+// Where it lies, and how it stands against what was written.
+BankBoard::Foot BankBoard::footOf(const Bank& bank, bool recalled) const {
+    for (const auto& finding : m_planner.findings()) {
+        if (finding.subject != bank.label || bank.locked)
+            continue;
+        if (finding.id == FindingId::BankChanged)
+            return {tr("changed since written"), Mark::Changed};
+        if (finding.id == FindingId::BankUnwritten)
+            return {tr("not written yet"), Mark::None};
+        if (finding.id == FindingId::BankLost)
+            return {tr("on the card: lost by then"), Mark::Lost};
+    }
+    const auto* record = findRecord(m_document.shoot(), m_planner.plan().problem.work.camera);
+    const auto* written = record ? findWritten(*record, bank.label) : nullptr;
+    if (written && recalled)
+        return {tr("written %1").arg(toQt(written->when).mid(5)), Mark::None};
+    return {bank.place == BankPlace::Card ? tr("on the card") : QString(), Mark::None};
+}
+
+void BankBoard::paintSlate(QPainter& painter, int bank) const {
+    const auto& t = m_style.colours();
+    const auto& plan = m_planner.plan();
+    const auto at = static_cast<std::size_t>(bank);
+    const auto& own = plan.problem.banks[at];
+    const auto& as = m_planner.now().writtenAs[at];
+    const QRectF box = slateBox(bank);
+    const bool over = bank == m_target;
+    drawBlock(painter, box, t.deep, over ? t.marigold : t.line, over ? 2 : 1);
+    if (own.locked)
+        drawHatch(painter, box.adjusted(2, 2, -2, -2), t.line);
+    const QRectF inside = box.adjusted(10, 6, -8, -6);
+    const auto row = [&](double top, TextRole role, const QColor& colour, const QString& text) {
+        painter.setFont(Style::font(role));
+        painter.setPen(colour);
+        painter.drawText(QRectF(inside.left(), inside.top() + top, inside.width(), 18),
+                         Qt::AlignLeft | Qt::AlignVCenter,
+                         elided(text, painter.font(), inside.width()));
+    };
+    const auto value = [&](std::size_t setup, BodySetting setting) {
+        return toQt(plan.problem.work.setups[setup].settings[setting].value_or("\u2014"));
+    };
+    row(0, TextRole::Title, as ? t.ink : t.muted,
+        own.locked ? tr("%1 locked").arg(toQt(own.label))
+        : as       ? tr("%1 as %2").arg(toQt(own.label), toQt(plan.problem.work.setups[*as].number))
+                   : tr("%1 empty").arg(toQt(own.label)));
+    if (as) {
+        row(22, TextRole::Body, t.ink,
+            QStringLiteral("%1 p \u00b7 %2 \u00b7 %3")
+                .arg(value(*as, BodySetting::Rate), value(*as, BodySetting::Shutter),
+                     value(*as, BodySetting::Rating)));
+        row(40, TextRole::Secondary, t.muted,
+            QStringLiteral("%1 \u00b7 %2")
+                .arg(value(*as, BodySetting::Profile), value(*as, BodySetting::White)));
+        row(56, TextRole::Secondary, t.muted, value(*as, BodySetting::Mode));
+    }
+    const auto foot = footOf(own, as.has_value());
+    row(74, TextRole::Secondary,
+        foot.mark == Mark::Lost      ? t.coral
+        : foot.mark == Mark::Changed ? t.marigold
+                                     : t.muted,
+        foot.text);
+}
+
+QPointF BankBoard::threadEnd(std::size_t setup) const {
+    return {setupBox(setup).center().x(), setupBox(setup).top()};
+}
+
+void BankBoard::paintThread(QPainter& painter, std::size_t setup, int bank, const QColor& colour,
+                            double width, Qt::PenStyle style) const {
+    const QRectF slate = slateBox(bank);
+    const QPointF from(slate.center().x(), slate.bottom()), to = threadEnd(setup);
+    const double middle = (from.y() + to.y()) / 2;
+    QPainterPath path(from);
+    path.cubicTo(QPointF(from.x(), middle), QPointF(to.x(), middle), to);
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(QPen(colour, width * m_style.colours().stroke, style));
+    painter.drawPath(path);
+}
+
+void BankBoard::paintSetup(QPainter& painter, std::size_t setup) const {
+    const auto& t = m_style.colours();
+    const auto& use = m_planner.now().uses[setup];
+    const QRectF box = setupBox(setup);
+    const bool chosen = m_planner.selected() == setup;
+    drawBlock(painter, box, chosen ? t.raised : t.deep, chosen ? t.marigold : t.line,
+              chosen ? 2 : 1);
+    painter.setFont(Style::font(TextRole::Title));
+    painter.setPen(chosen ? t.marigold : t.ink);
+    painter.drawText(box, Qt::AlignCenter,
+                     elided(toQt(m_planner.plan().problem.work.setups[setup].number),
+                            painter.font(), box.width() - 8));
+    painter.setFont(Style::font(TextRole::Secondary));
+    painter.setPen(use.byHand.empty() ? t.sea : chosen ? t.marigold : t.muted);
+    const QRectF under(box.center().x() - m_pitch / 2 + 2, box.bottom() + 4, m_pitch - 4, 32);
+    const QString names = handNames(use);
+    const QFontMetricsF metrics(painter.font());
+    QString shown = names;
+    const auto fits = [&](const QString& text) {
+        return metrics.boundingRect(under, int(Qt::AlignHCenter) | int(Qt::TextWordWrap), text)
+                   .height() <= under.height();
+    };
+    for (int left = static_cast<int>(use.byHand.size()) - 1; left > 0 && !fits(shown); --left)
+        shown = tr("%1 and %2 more")
+                    .arg(names.section(QStringLiteral(", "), 0, left - 1))
+                    .arg(static_cast<int>(use.byHand.size()) - left);
+    painter.drawText(under, int(Qt::AlignHCenter) | int(Qt::TextWordWrap), shown);
+}
+
+// What the hand would cost with the setup over this slate.
+void BankBoard::paintCost(QPainter& painter) const {
+    const auto chosen = m_planner.selected();
+    if (!chosen || m_target == m_planner.threads()[*chosen])
+        return;
+    const auto& t = m_style.colours();
+    const Seconds then = m_planner.costWith(*chosen, m_target), now = m_planner.now().cost;
+    const QString text =
+        m_target < 0
+            ? tr("no bank: %1 by hand, now %2")
+                  .arg(toQt(printDuration(then)), toQt(printDuration(now)))
+            : tr("%1 by hand, now %2").arg(toQt(printDuration(then)), toQt(printDuration(now)));
+    painter.setFont(Style::font(TextRole::Title));
+    const double wide = QFontMetricsF(painter.font()).horizontalAdvance(text) + 24;
+    const QPointF at = m_dragging
+                           ? m_at + QPointF(14, -30)
+                           : QPointF(threadEnd(*chosen).x() - wide / 2,
+                                     (kSlateTop + kSlateHeight + threadEnd(*chosen).y()) / 2 - 13);
+    const QRectF box(std::clamp(at.x(), 4.0, std::max(4.0, width() - wide - 4)),
+                     std::max(2.0, at.y()), wide, 26);
+    drawBlock(painter, box, t.raised, then > now ? t.coral : t.sea, 1.5);
+    painter.setPen(t.ink);
+    painter.drawText(box, Qt::AlignCenter, text);
+}
+
+void BankBoard::paintEmpty(QPainter& painter) const {
+    const auto& t = m_style.colours();
+    const auto& problem = m_planner.plan().problem;
+    painter.setFont(Style::font(TextRole::Body));
+    painter.setPen(t.muted);
+    if (problem.banks.empty())
+        painter.drawText(QRectF(kLeft, kSlateTop, width() - 2 * kLeft, kSlateHeight),
+                         int(Qt::AlignVCenter) | int(Qt::TextWordWrap),
+                         tr("No banks: this body remembers nothing, or nobody described it. Every "
+                            "setup goes on from the one before; what changes is under each. Banks "
+                            "are described in the camera's sheet (Kit)."));
+    if (problem.work.setups.empty())
+        painter.drawText(
+            QRectF(kLeft, height() - kBelow - kSetupHeight, width() - 2 * kLeft, kSetupHeight),
+            Qt::AlignVCenter, tr("No setup of this camera can be worked out yet."));
+}
+
+void BankBoard::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const auto& t = m_style.colours();
+    const auto& threads = m_planner.threads();
+    const auto chosen = m_planner.selected();
+    for (const auto setup : m_order)
+        if (threads[setup] >= 0 && setup != chosen)
+            paintThread(painter, setup, threads[setup], t.sky, 1.4);
+    if (chosen) {
+        if (threads[*chosen] >= 0)
+            paintThread(painter, *chosen, threads[*chosen], t.marigold, 2.4);
+        if (m_target >= 0 && m_target != threads[*chosen])
+            paintThread(painter, *chosen, m_target, t.marigold, 1.6, Qt::DashLine);
+    }
+    for (int b = 0; b < static_cast<int>(m_planner.plan().problem.banks.size()); ++b)
+        paintSlate(painter, b);
+    int day = 0;
+    for (const auto setup : m_order) {
+        paintSetup(painter, setup);
+        if (m_day[setup] == day)
+            continue;
+        day = m_day[setup];
+        painter.setFont(Style::font(TextRole::Secondary));
+        painter.setPen(t.muted);
+        painter.drawText(QRectF(setupBox(setup).left() - 8, height() - 20.0, 90, 18),
+                         Qt::AlignLeft | Qt::AlignVCenter, tr("day %1").arg(day));
+    }
+    paintEmpty(painter);
+    if (m_dragging && m_held)
+        drawDiamond(painter, m_at, 6, t.marigold, t.marigold);
+    paintCost(painter);
+}
+
+void BankBoard::mousePressEvent(QMouseEvent* event) {
+    m_held.reset();
+    m_dragging = false;
+    m_pressed = m_at = event->position();
+    for (const auto setup : m_order)
+        if (setupBox(setup).contains(m_pressed))
+            m_held = setup;
+    if (m_held)
+        emit setupChosen(toQt(m_planner.plan().problem.work.setups[*m_held].id));
+    else if (const int bank = bankAt(m_pressed); bank >= 0)
+        setTarget(bank);
+}
+
+void BankBoard::mouseMoveEvent(QMouseEvent* event) {
+    m_at = event->position();
+    if (!m_held || !(event->buttons() & Qt::LeftButton))
+        return;
+    m_dragging = m_dragging || (m_at - m_pressed).manhattanLength() > kDragStart;
+    if (!m_dragging)
+        return;
+    const int bank = bankAt(m_at);
+    if (bank != m_target)
+        setTarget(bank);
+    update();
+}
+
+void BankBoard::mouseReleaseEvent(QMouseEvent*) {
+    const bool drop = m_dragging && m_held;
+    m_dragging = false;
+    m_held.reset();
+    if (drop)
+        emit dropped(m_target);
+    update();
+}
+
+void BankBoard::resizeEvent(QResizeEvent*) {
+    arrange();
+}
+
+} // namespace bslate::app

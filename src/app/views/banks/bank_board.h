@@ -1,0 +1,75 @@
+#pragma once
+
+#include "app/document/bank_planner.h"
+#include "app/style/style.h"
+
+#include <QWidget>
+
+namespace bslate::app {
+
+/// A camera's memories as slates, its setups below in the order they come up, a thread from each
+/// to the bank it recalls, and under it what the hand does after that. A setup is dragged to
+/// another slate; what that would cost is shown before it drops.
+class BankBoard : public QWidget {
+    Q_OBJECT
+
+public:
+    BankBoard(const BankPlanner& planner, const ShootDocument& document, const Style& style,
+              QWidget* parent = nullptr);
+
+    /// Takes over what the planner has.
+    void refresh();
+    /// The slate the chosen setup could go to; -1 for none.
+    [[nodiscard]] int target() const { return m_target; }
+    void setTarget(int bank);
+    void stepTarget(int by);
+    [[nodiscard]] QRectF slateBox(int bank) const;
+    [[nodiscard]] QRectF setupBox(std::size_t setup) const;
+
+    QSize sizeHint() const override { return {800, 266}; }
+    QSize minimumSizeHint() const override { return {600, 250}; }
+
+signals:
+    void setupChosen(const QString& id);
+    void dropped(int bank); ///< the chosen setup onto a slate; -1: beside all of them
+    void described(const QString& what);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+
+private:
+    [[nodiscard]] int bankAt(QPointF point) const;
+    [[nodiscard]] QPointF threadEnd(std::size_t setup) const;
+    void arrange();
+    void tell();
+    enum class Mark { None, Changed, Lost };
+    struct Foot {
+        QString text;
+        Mark mark = Mark::None;
+    };
+    [[nodiscard]] Foot footOf(const Bank& bank, bool recalled) const;
+    void paintSlate(QPainter& painter, int bank) const;
+    void paintThread(QPainter& painter, std::size_t setup, int bank, const QColor& colour,
+                     double width, Qt::PenStyle style = Qt::SolidLine) const;
+    void paintSetup(QPainter& painter, std::size_t setup) const;
+    void paintCost(QPainter& painter) const;
+    void paintEmpty(QPainter& painter) const;
+
+    const BankPlanner& m_planner;
+    const ShootDocument& m_document;
+    const Style& m_style;
+    std::vector<std::size_t> m_order; ///< setups as they first come up
+    std::vector<int> m_day;           ///< by setup: its first day
+    double m_slateWidth = 160, m_pitch = 90;
+    double m_slateShift = 0, m_setupShift = 0; ///< when not all of them fit
+    int m_target = -1;
+    bool m_dragging = false;
+    std::optional<std::size_t> m_held; ///< the setup under the pressed button
+    QPointF m_pressed, m_at;
+};
+
+} // namespace bslate::app

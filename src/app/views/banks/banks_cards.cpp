@@ -1,0 +1,83 @@
+// What the Banks step shows elsewhere: its cards, and the record in its sheet and in files.
+#include "app/views/banks/banks_view.h"
+
+#include "app/document/text.h"
+#include "app/views/banks/record_sheet.h"
+#include "app/widgets/save_path.h"
+#include "core/words/bank_cards.h"
+
+#include <QFileDialog>
+
+namespace bslate::app {
+
+std::optional<Card> BanksView::bankCard() const {
+    const auto* camera = m_actions.planner().camera();
+    if (!camera)
+        return std::nullopt;
+    return bankCardOf(m_actions.document().shoot(), *camera,
+                      planCamera(m_actions.document().shoot(), *camera), translator());
+}
+
+std::optional<Card> BanksView::controlCard() const {
+    const auto* camera = m_actions.planner().camera();
+    if (!camera)
+        return std::nullopt;
+    return controlCardOf(m_actions.document().shoot(), *camera,
+                         planCamera(m_actions.document().shoot(), *camera), translator());
+}
+
+std::optional<Card> BanksView::prerollCard() const {
+    m_actions.planner().settle();
+    const auto* setup = m_actions.document().setup();
+    if (!setup || m_actions.planner().checks().empty())
+        return std::nullopt;
+    return prerollCardOf(m_actions.document().shoot(), *setup, m_actions.planner().checks(),
+                         translator());
+}
+
+std::optional<Card> BanksView::recordCard() const {
+    const auto* camera = m_actions.planner().camera();
+    if (!camera)
+        return std::nullopt;
+    return recordCardOf(m_actions.document().shoot(), *camera,
+                        planCamera(m_actions.document().shoot(), *camera), translator());
+}
+
+std::optional<Card> BanksView::startingCard() const {
+    const auto* camera = m_actions.planner().camera();
+    if (!camera)
+        return std::nullopt;
+    return startingCardOf(m_actions.document().shoot(), *camera, translator());
+}
+
+void BanksView::editRecord() {
+    const auto* camera = m_actions.planner().camera();
+    if (!camera)
+        return emit refused(tr("The kit has no camera: there is nothing to note."));
+    const auto* record = findRecord(m_actions.document().shoot(), camera->id);
+    RecordSheet sheet(toQt(camera->name), record ? toQt(spell(record->settings)) : QString(),
+                      m_actions.plannedSettings(), this);
+    if (sheet.exec() == QDialog::Accepted)
+        m_actions.noteSettings(sheet.lines());
+}
+
+void BanksView::askReadRecord() {
+    const QString path = QFileDialog::getOpenFileName(this, tr("Read the record of a camera"), {},
+                                                      tr("Record (*.csv *.json)"), nullptr,
+                                                      QFileDialog::DontUseNativeDialog);
+    if (!path.isEmpty())
+        m_actions.readRecord(path);
+}
+
+void BanksView::askWriteRecord() {
+    const auto* camera = m_actions.planner().camera();
+    if (!camera || !findRecord(m_actions.document().shoot(), camera->id))
+        return m_actions.writeRecord({}); // which says why there is none
+    const QString path = askSavePath(this, {tr("Write the record of a camera"),
+                                            QStringLiteral("%1.csv").arg(toQt(camera->name)),
+                                            tr("Record (*.csv *.json)"), QStringLiteral("csv")});
+    if (!path.isEmpty())
+        m_actions.writeRecord(path);
+}
+
+} // namespace bslate::app

@@ -1,0 +1,400 @@
+#include "app/views/banks/banks_view.h"
+
+#include "app/document/text.h"
+#include "app/style/marks.h"
+#include "app/widgets/more_button.h"
+#include "core/quantity/print.h"
+#include "core/words/body_words.h"
+
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QMenu>
+#include <QPainter>
+#include <QPushButton>
+#include <QScrollArea>
+#include <QVBoxLayout>
+
+#include <algorithm>
+
+namespace bslate::app {
+namespace {
+
+QLabel* secondaryLabel(const QString& text = {}) {
+    auto* label = new QLabel(text);
+    label->setFont(Style::font(TextRole::Secondary));
+    label->setForegroundRole(QPalette::PlaceholderText);
+    label->setMinimumWidth(0);
+    return label;
+}
+
+QLabel* headLabel(const QString& text) {
+    auto* label = new QLabel(text);
+    label->setFont(Style::font(TextRole::Title));
+    return label;
+}
+
+} // namespace
+
+BanksView::BanksView(BankActions& actions, const Style& style, QWidget* parent)
+    : StepView(parent)
+    , m_actions(actions)
+    , m_style(style)
+    , m_title(new QLabel)
+    , m_summary(secondaryLabel())
+    , m_cost(secondaryLabel())
+    , m_controlsHead(headLabel(tr("Controls")))
+    , m_prerollHead(headLabel(tr("Pre-roll")))
+    , m_caution(secondaryLabel())
+    , m_bank(quantityField("setup-bank", tr("Bank of the chosen setup"),
+                           [](const QString&) { return std::optional<QString>(); }))
+    , m_board(new BankBoard(actions.planner(), actions.document(), style))
+    , m_plates(new ControlPlates(actions.planner(), style))
+    , m_preroll(new PrerollList(actions.planner(), actions.document(), style))
+    , m_scroll(new QScrollArea) {
+    setObjectName(QStringLiteral("banks-view"));
+    setAccessibleName(tr("Banks"));
+    setFocusPolicy(Qt::StrongFocus);
+    layOut();
+    wire();
+    refresh();
+}
+
+std::span<const KeyLine> BanksView::keys() const {
+    static constexpr KeyLine kKeys[] = {
+        {"arrows, Return, Delete",
+         QT_TRANSLATE_NOOP("Help", "choose setup and bank, put it there, take it out")},
+        {"B, 1, 2, 3", QT_TRANSLATE_NOOP("Help", "best banks; one bank a speed, a look, a scene")},
+        {"W, E, D", QT_TRANSLATE_NOOP(
+                        "Help", "bank written into the camera, note other settings, what differs")},
+        {"Tab to controls and checks; Return, Space",
+         QT_TRANSLATE_NOOP("Help", "choose a function, tick")},
+        {"P, C, K, PgUp, PgDn",
+         QT_TRANSLATE_NOOP("Help", "pre-roll, controls and banks as cards, other camera")}};
+    return kKeys;
+}
+
+void BanksView::settle() {
+    m_actions.planner().settle();
+}
+
+void BanksView::layOut() {
+    m_title->setFont(Style::font(TextRole::Head));
+    m_title->setObjectName(QStringLiteral("banks-title"));
+    m_summary->setObjectName(QStringLiteral("banks-summary"));
+    m_cost->setObjectName(QStringLiteral("banks-cost"));
+    m_bank->setFixedWidth(48);
+    m_bank->setPlaceholderText(tr("none"));
+    auto* head = new QHBoxLayout;
+    head->setSpacing(8);
+    head->addWidget(m_title);
+    head->addStretch(1);
+    head->addWidget(secondaryLabel(tr("bank of the chosen setup")));
+    head->addWidget(m_bank);
+    auto* best = new QPushButton(tr("Best banks (B)"));
+    best->setObjectName(QStringLiteral("banks-best"));
+    connect(best, &QPushButton::clicked, &m_actions, &BankActions::putBest);
+    head->addWidget(best);
+    auto* written = new QPushButton(tr("Written (W)"));
+    written->setObjectName(QStringLiteral("banks-written"));
+    connect(written, &QPushButton::clicked, this,
+            [this] { m_actions.noteWritten(m_board->target()); });
+    head->addWidget(written);
+    auto* row = new QHBoxLayout;
+    row->addWidget(m_summary);
+    row->addStretch(1);
+    row->addWidget(m_cost);
+    layOutLower();
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(16, 10, 16, 8);
+    column->setSpacing(4);
+    column->addLayout(head);
+    column->addLayout(row);
+    column->addWidget(m_board, 1);
+    column->addWidget(m_scroll, 20);
+    column->addWidget(secondaryLabel(
+        tr("\u25c2 \u25b8 setup   \u25b4 \u25be bank   Return put it there   B best   W written   "
+           "E note settings   D what differs   Space tick   P print")));
+    head->addWidget([this] {
+        auto* more = new MoreButton("banks-more");
+        more->setMinimumWidth(64);
+        return more;
+    }());
+    addMore();
+}
+
+void BanksView::layOutLower() {
+    auto* controls = new QHBoxLayout;
+    controls->addWidget(m_controlsHead);
+    controls->addWidget(secondaryLabel(
+        tr("what this plan turns most, nearest to the hand; nothing printed is moved")));
+    controls->addStretch(1);
+    auto* lower = new QWidget;
+    auto* inside = new QVBoxLayout(lower);
+    inside->setContentsMargins(0, 0, 0, 0);
+    inside->setSpacing(4);
+    inside->addLayout(controls);
+    inside->addWidget(m_plates);
+    inside->addSpacing(6);
+    inside->addWidget(m_prerollHead);
+    inside->addWidget(m_preroll);
+    inside->addStretch(1);
+    m_scroll->setWidget(lower);
+    m_scroll->setWidgetResizable(true);
+    m_scroll->setFrameShape(QFrame::NoFrame);
+    m_scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    m_scroll->setFocusPolicy(Qt::NoFocus);
+    m_scroll->viewport()->setAutoFillBackground(false);
+    lower->setAutoFillBackground(false);
+}
+
+void BanksView::addMore() {
+    auto* more = findChild<MoreButton*>(QStringLiteral("banks-more"));
+    const auto sheet = [this](const char* name) {
+        return [this, name] { emit sheetRequested(QLatin1String(name)); };
+    };
+    constexpr const char* kNames[] = {"banks-speed", "banks-look", "banks-scene"};
+    for (const auto school : kBankSchools)
+        more->entry(
+            tr("%1\t%2").arg(toQt(nameOf(school, translator()))).arg(static_cast<int>(school) + 1),
+            kNames[static_cast<int>(school)], [this, school] { m_actions.putSchool(school); });
+    more->menu()->addSeparator();
+    more->entry(tr("&Banks as a card\u2026\tK"), "banks-card", sheet("bank-card"));
+    more->entry(tr("&Controls as a card\u2026\tC"), "banks-controls", sheet("control-card"));
+    more->entry(tr("&Pre-roll as a card\u2026\tP"), "banks-preroll", sheet("preroll-card"));
+    more->entry(tr("A &known starting point\u2026"), "banks-starting", sheet("starting-card"));
+    more->menu()->addSeparator();
+    more->entry(tr("What &differs\u2026\tD"), "banks-differs", sheet("record-card"));
+    more->entry(tr("&Note other settings\u2026\tE"), "banks-note", [this] { editRecord(); });
+    more->entry(tr("&Read a record\u2026"), "banks-read", [this] { askReadRecord(); });
+    more->entry(tr("&Write the record\u2026"), "banks-write", [this] { askWriteRecord(); });
+}
+
+void BanksView::wire() {
+    auto& planner = m_actions.planner();
+    connect(&planner, &BankPlanner::changed, this, &BanksView::refresh);
+    connect(&m_style, &Style::changed, this, qOverload<>(&QWidget::update));
+    connect(&m_actions, &BankActions::refused, this, &BanksView::refused);
+    connect(&m_actions, &BankActions::told, this, &BanksView::told);
+    connect(m_bank, &QuantityEdit::entered, this, [this](const QString& text) {
+        m_actions.putNamed(text);
+        refresh(); // what was refused is not what is there
+        setFocus();
+    });
+    connect(m_bank, &QuantityEdit::leftUnchanged, this, [this] { setFocus(); });
+    connect(m_board, &BankBoard::setupChosen, this, [this](const QString& id) {
+        setFocus();
+        m_actions.document().select(id);
+    });
+    connect(m_board, &BankBoard::dropped, this, &BanksView::putTarget);
+    connect(m_preroll, &PrerollList::ticked, this, [this](int check) {
+        const auto& checks = m_actions.planner().checks();
+        if (check < static_cast<int>(checks.size())) {
+            const auto own = checks[static_cast<std::size_t>(check)]; // a tick makes them anew
+            m_actions.tick(own);
+        }
+    });
+    connect(m_preroll, &PrerollList::currentAt, this, [this](QRect row) {
+        const auto at = m_preroll->mapTo(m_scroll->widget(), row.center());
+        m_scroll->ensureVisible(at.x(), at.y(), 20, 30);
+    });
+    connect(m_plates, &ControlPlates::asked, this, [this](int control) {
+        auto* menu = functionMenu(control);
+        menu->setAttribute(Qt::WA_DeleteOnClose);
+        menu->popup(m_plates->mapToGlobal(m_plates->plateBox(control).bottomLeft().toPoint()));
+    });
+}
+
+QMenu* BanksView::functionMenu(int control) {
+    auto* menu = new QMenu(this);
+    menu->setObjectName(QStringLiteral("function-menu"));
+    const auto* camera = m_actions.planner().camera();
+    const auto& uses = m_actions.planner().plan().controls.uses;
+    if (!camera || control < 0 || control >= static_cast<int>(uses.size()))
+        return menu;
+    const auto at = uses[static_cast<std::size_t>(control)].control;
+    const auto& own = camera->body.controls[at];
+    const auto add = [&](const QString& text, std::optional<Function> function, bool checked) {
+        auto* action = menu->addAction(text);
+        action->setCheckable(true);
+        action->setChecked(checked);
+        connect(action, &QAction::triggered, this,
+                [this, at, function] { m_actions.choose(at, function); });
+    };
+    add(tr("As the plan says"), std::nullopt, !own.chosen);
+    menu->addSeparator();
+    auto functions = own.takes;
+    if (own.printed &&
+        std::find(functions.begin(), functions.end(), *own.printed) == functions.end())
+        functions.insert(functions.begin(), *own.printed);
+    for (const auto function : functions)
+        add(own.printed == function ? tr("%1 (printed)").arg(toQt(nameOf(function, translator())))
+                                    : toQt(nameOf(function, translator())),
+            function, own.chosen == function);
+    return menu;
+}
+
+QString BanksView::costLine() const {
+    const auto& planner = m_actions.planner();
+    const auto& plan = planner.plan();
+    QString text = tr("%1 by hand").arg(toQt(printDuration(planner.now().cost)));
+    if (!planner.isSettled())
+        return text;
+    const auto& best = plan.best.plan;
+    text += best.proven
+                ? tr(" \u00b7 best %1").arg(toQt(printDuration(best.cost)))
+                : tr(" \u00b7 best found %1, at least %2")
+                      .arg(toQt(printDuration(best.cost)), toQt(printDuration(best.atLeast)));
+    return text + schoolLine();
+}
+
+QString BanksView::schoolLine() const {
+    const auto& problem = m_actions.planner().plan().problem;
+    if (problem.banks.empty())
+        return {};
+    QStringList costs;
+    const QString names[] = {tr("a speed"), tr("a look"), tr("a scene")};
+    for (const auto school : kBankSchools)
+        costs << tr("%1 %2").arg(
+            names[static_cast<int>(school)],
+            toQt(printDuration(planWith(problem, threadsOf(problem, school)).cost)));
+    return tr(" \u00b7 one bank %1").arg(costs.join(tr(", ")));
+}
+
+void BanksView::refresh() {
+    const auto& planner = m_actions.planner();
+    const auto* camera = planner.camera();
+    const auto& problem = planner.plan().problem;
+    m_title->setText(camera ? tr("Banks of %1").arg(toQt(camera->name)) : tr("Banks"));
+    int inside = 0, onCard = 0;
+    for (const auto& bank : problem.banks)
+        ++(bank.place == BankPlace::Inside ? inside : onCard);
+    QStringList parts;
+    if (camera) {
+        parts << (problem.banks.empty() ? tr("no banks")
+                  : onCard > 0          ? tr("%1 inside, %2 on the card").arg(inside).arg(onCard)
+                                        : tr("%1 inside").arg(inside));
+        parts << tr("setups: %1").arg(problem.work.setups.size());
+        if (!problem.work.incomplete.empty())
+            parts << tr("not complete: %1").arg(problem.work.incomplete.size());
+    } else {
+        parts << tr("no camera in the kit");
+    }
+    m_summary->setText(parts.join(QStringLiteral(" \u00b7 ")));
+    m_cost->setText(camera && !problem.work.setups.empty() ? costLine() : QString());
+    const auto chosen = planner.selected();
+    m_bank->setEnabled(chosen.has_value());
+    const int bank = chosen ? planner.threads()[*chosen] : -1;
+    m_bank->showValue(bank < 0 ? QString()
+                               : toQt(problem.banks[static_cast<std::size_t>(bank)].label));
+    m_prerollHead->setText(chosen
+                               ? tr("Pre-roll of %1").arg(toQt(problem.work.setups[*chosen].number))
+                               : tr("Pre-roll"));
+    m_board->refresh();
+    m_plates->refresh();
+    m_preroll->refresh();
+    // What the checks do not need is the threads'.
+    auto* lower = m_scroll->widget();
+    lower->layout()->activate();
+    const int need = lower->hasHeightForWidth() ? lower->heightForWidth(m_scroll->width())
+                                                : lower->sizeHint().height();
+    m_scroll->setMaximumHeight(need + 4);
+}
+
+void BanksView::putTarget(int bank) {
+    m_actions.put(bank);
+    refresh();
+}
+
+void BanksView::stepSetup(int by) {
+    const auto& work = m_actions.planner().plan().problem.work;
+    std::vector<std::size_t> order;
+    for (const auto& visit : work.visits)
+        if (std::find(order.begin(), order.end(), visit.setup) == order.end())
+            order.push_back(visit.setup);
+    if (order.empty())
+        return;
+    const auto chosen = m_actions.planner().selected();
+    const auto here = chosen ? std::find(order.begin(), order.end(), *chosen) : order.end();
+    const auto at = here == order.end() ? 0 : here - order.begin() + by;
+    const auto last = static_cast<std::ptrdiff_t>(order.size()) - 1;
+    m_actions.document().select(toQt(
+        work.setups[order[static_cast<std::size_t>(std::clamp<std::ptrdiff_t>(at, 0, last))]].id));
+}
+
+void BanksView::stepCamera(int by) {
+    const auto& cameras = m_actions.document().shoot().kit.cameras;
+    const auto* now = m_actions.planner().camera();
+    if (!now)
+        return;
+    const auto at = now - cameras.data() + by;
+    if (at >= 0 && at < static_cast<std::ptrdiff_t>(cameras.size()))
+        m_actions.planner().chooseCamera(toQt(cameras[static_cast<std::size_t>(at)].id));
+}
+
+void BanksView::showEvent(QShowEvent*) {
+    m_actions.planner().setActive(true);
+}
+
+void BanksView::hideEvent(QHideEvent*) {
+    m_actions.planner().setActive(false);
+}
+
+void BanksView::keyPressEvent(QKeyEvent* event) {
+    if (event->modifiers() & (Qt::ControlModifier | Qt::AltModifier))
+        return QWidget::keyPressEvent(event);
+    const auto sheet = [this](const char* name) { emit sheetRequested(QLatin1String(name)); };
+    switch (event->key()) {
+    case Qt::Key_Left:
+        return stepSetup(-1);
+    case Qt::Key_Right:
+        return stepSetup(1);
+    case Qt::Key_Up:
+        return m_board->stepTarget(-1);
+    case Qt::Key_Down:
+        return m_board->stepTarget(1);
+    case Qt::Key_Return:
+    case Qt::Key_Enter:
+        return putTarget(m_board->target());
+    case Qt::Key_Delete:
+        return putTarget(-1);
+    case Qt::Key_B:
+        return m_actions.putBest();
+    case Qt::Key_1:
+    case Qt::Key_2:
+    case Qt::Key_3:
+        return m_actions.putSchool(
+            kBankSchools[static_cast<std::size_t>(event->key() - Qt::Key_1)]);
+    case Qt::Key_W:
+        return m_actions.noteWritten(m_board->target());
+    case Qt::Key_E:
+        return editRecord();
+    case Qt::Key_D:
+        return sheet("record-card");
+    case Qt::Key_P:
+        return sheet("preroll-card");
+    case Qt::Key_C:
+        return sheet("control-card");
+    case Qt::Key_K:
+        return sheet("bank-card");
+    case Qt::Key_Space:
+        m_preroll->setFocus();
+        return;
+    case Qt::Key_F2:
+        m_bank->setFocus();
+        return m_bank->selectAll();
+    case Qt::Key_PageUp:
+        return stepCamera(-1);
+    case Qt::Key_PageDown:
+        return stepCamera(1);
+    default:
+        QWidget::keyPressEvent(event);
+    }
+}
+
+void BanksView::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    drawBlock(painter, rect(), m_style.colours().panel, {}, 0);
+}
+
+} // namespace bslate::app

@@ -1,0 +1,74 @@
+#pragma once
+
+#include "app/document/bank_actions.h"
+#include "app/style/style.h"
+#include "app/views/banks/bank_board.h"
+#include "app/views/banks/control_plates.h"
+#include "app/views/banks/preroll_list.h"
+#include "app/views/step_view.h"
+#include "app/widgets/quantity_edit.h"
+#include "core/words/card_text.h"
+
+class QLabel;
+class QMenu;
+class QScrollArea;
+
+namespace bslate::app {
+
+/// The Banks step: what the memories of a camera hold for its setups, what its controls do, and
+/// what is checked before a setup rolls. One camera at a time, that of the chosen setup.
+class BanksView : public StepView {
+    Q_OBJECT
+
+public:
+    BanksView(BankActions& actions, const Style& style, QWidget* parent = nullptr);
+
+    [[nodiscard]] std::span<const KeyLine> keys() const override;
+    void settle() override;
+
+    [[nodiscard]] BankBoard& board() { return *m_board; }
+    [[nodiscard]] ControlPlates& plates() { return *m_plates; }
+    [[nodiscard]] PrerollList& preroll() { return *m_preroll; }
+
+    /// The cards of the camera in view, and of the chosen setup; none when there is nothing to say.
+    [[nodiscard]] std::optional<Card> bankCard() const;
+    [[nodiscard]] std::optional<Card> controlCard() const;
+    [[nodiscard]] std::optional<Card> prerollCard() const;
+    [[nodiscard]] std::optional<Card> recordCard() const;
+    [[nodiscard]] std::optional<Card> startingCard() const;
+
+    /// The functions a control can be given, as a menu.
+    [[nodiscard]] QMenu* functionMenu(int control);
+    void editRecord();
+    void askReadRecord();
+    void askWriteRecord();
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
+
+private:
+    void layOut();
+    void layOutLower();
+    void wire();
+    void addMore();
+    void refresh();
+    void stepSetup(int by);
+    void stepCamera(int by);
+    void putTarget(int bank);
+    [[nodiscard]] QString costLine() const;
+    [[nodiscard]] QString schoolLine() const;
+
+    BankActions& m_actions;
+    const Style& m_style;
+    QLabel *m_title, *m_summary, *m_cost, *m_controlsHead, *m_prerollHead, *m_caution;
+    QuantityEdit* m_bank;
+    BankBoard* m_board;
+    ControlPlates* m_plates;
+    PrerollList* m_preroll;
+    QScrollArea* m_scroll;
+};
+
+} // namespace bslate::app

@@ -1,0 +1,200 @@
+#include "app/views/banks/preroll_list.h"
+
+#include "app/document/text.h"
+#include "app/style/marks.h"
+#include "app/widgets/painted_access.h"
+
+#include <QHelpEvent>
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QToolTip>
+
+#include <algorithm>
+
+namespace bslate::app {
+namespace {
+constexpr double kCheckRow = 20, kMarkSide = 15, kColumnGap = 16;
+} // namespace
+
+PrerollList::PrerollList(const BankPlanner& planner, const ShootDocument& document,
+                         const Style& style, QWidget* parent)
+    : QWidget(parent)
+    , m_planner(planner)
+    , m_document(document)
+    , m_style(style) {
+    setObjectName(QStringLiteral("preroll-list"));
+    setFocusPolicy(Qt::StrongFocus);
+    setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
+    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+}
+
+int PrerollList::count() const {
+    return static_cast<int>(m_planner.checks().size());
+}
+
+int PrerollList::rows() const {
+    return (count() + 1) / 2;
+}
+
+QSize PrerollList::sizeHint() const {
+    return {800, static_cast<int>(std::max(1, rows()) * kCheckRow) + 4};
+}
+
+void PrerollList::refresh() {
+    m_current = std::clamp(m_current, 0, std::max(0, count() - 1));
+    updateGeometry();
+    tell();
+    update();
+}
+
+void PrerollList::setCurrent(int check) {
+    m_current = std::clamp(check, 0, std::max(0, count() - 1));
+    tell();
+    emit currentAt(rowBox(m_current).toAlignedRect());
+    update();
+}
+
+QRectF PrerollList::rowBox(int check) const {
+    const double wide = (width() - kColumnGap) / 2;
+    const int row = rows() > 0 ? check % rows() : 0;
+    const int column = rows() > 0 ? check / rows() : 0;
+    return {column * (wide + kColumnGap), row * kCheckRow + 2, wide, kCheckRow};
+}
+
+QString PrerollList::wordsOf(int check) const {
+    const auto* setup = m_document.setup();
+    if (!setup || check >= count())
+        return tr("nothing to check");
+    const auto& own = m_planner.checks()[static_cast<std::size_t>(check)];
+    const auto state = stateOf(*setup, own);
+    QString words = toQt(reasonOf(own.text, translator()));
+    if (own.where)
+        words += tr(" (%1)").arg(toQt(reasonOf(*own.where, translator())));
+    words += QStringLiteral(": ") + toQt(reasonOf(own.reason, translator()));
+    for (const auto& tick : setup->ticks)
+        if (tick.check == own.id)
+            words += state == TickState::Stale
+                         ? tr("; ticked %1, changed since").arg(toQt(tick.when))
+                         : tr("; ticked %1").arg(toQt(tick.when));
+    return state == TickState::Open ? words + tr("; open") : words;
+}
+
+void PrerollList::tell() {
+    describe(*this, QAccessible::List, tr("Pre-roll"), wordsOf(m_current),
+             tr("Arrows move, Space ticks"));
+}
+
+void PrerollList::paintMark(QPainter& painter, const QRectF& box, TickState state) const {
+    const auto& t = m_style.colours();
+    if (state == TickState::Ticked)
+        return drawSeverity(painter, box, Severity::Good, false, t);
+    if (state == TickState::Stale)
+        return drawSeverity(painter, box, Severity::Caution, false, t);
+    painter.setPen(QPen(t.muted, 1.4 * t.stroke));
+    painter.setBrush(Qt::NoBrush);
+    painter.drawRoundedRect(box.adjusted(1.5, 1.5, -1.5, -1.5), 2, 2);
+}
+
+void PrerollList::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const auto& t = m_style.colours();
+    const auto* setup = m_document.setup();
+    if (count() == 0 || !setup) {
+        painter.setFont(Style::font(TextRole::Body));
+        painter.setPen(t.muted);
+        painter.drawText(rect(), Qt::AlignLeft | Qt::AlignVCenter,
+                         tr("Choose a setup of this camera: its checks stand here."));
+        return;
+    }
+    for (int i = 0; i < count(); ++i) {
+        const auto& check = m_planner.checks()[static_cast<std::size_t>(i)];
+        const auto state = stateOf(*setup, check);
+        const QRectF row = rowBox(i);
+        if (hasFocus() && i == m_current)
+            drawBlock(painter, row.adjusted(0, 0, 0, -1), t.raised, t.marigold, 1.5);
+        paintMark(painter,
+                  QRectF(row.left() + 4, row.center().y() - kMarkSide / 2, kMarkSide, kMarkSide),
+                  state);
+        const double left = row.left() + kMarkSide + 12;
+        QString place = check.where ? toQt(reasonOf(*check.where, translator())) : QString();
+        painter.setFont(Style::font(TextRole::Body));
+        const QString text = toQt(reasonOf(check.text, translator()));
+        const double room = row.right() - left - 4;
+        const double wide = QFontMetricsF(painter.font()).horizontalAdvance(text);
+        painter.setPen(state == TickState::Ticked  ? t.muted
+                       : state == TickState::Stale ? t.marigold
+                                                   : t.ink);
+        painter.drawText(QRectF(left, row.top(), room, row.height()),
+                         Qt::AlignLeft | Qt::AlignVCenter, elided(text, painter.font(), room));
+        if (place.isEmpty() || wide + 24 > room)
+            continue;
+        painter.setFont(Style::font(TextRole::Secondary));
+        painter.setPen(t.muted);
+        painter.drawText(QRectF(left + wide + 12, row.top(), room - wide - 12, row.height()),
+                         Qt::AlignLeft | Qt::AlignVCenter,
+                         elided(place, painter.font(), room - wide - 12));
+    }
+}
+
+void PrerollList::keyPressEvent(QKeyEvent* event) {
+    if (event->modifiers() & (Qt::ControlModifier | Qt::AltModifier))
+        return QWidget::keyPressEvent(event);
+    switch (event->key()) {
+    case Qt::Key_Up:
+        return setCurrent(m_current - 1);
+    case Qt::Key_Down:
+        return setCurrent(m_current + 1);
+    case Qt::Key_Left:
+        return setCurrent(m_current - rows());
+    case Qt::Key_Right:
+        return setCurrent(m_current + rows());
+    case Qt::Key_Home:
+        return setCurrent(0);
+    case Qt::Key_End:
+        return setCurrent(count() - 1);
+    case Qt::Key_Space:
+    case Qt::Key_Return:
+    case Qt::Key_Enter:
+        if (m_current < count())
+            emit ticked(m_current);
+        return;
+    default:
+        QWidget::keyPressEvent(event);
+    }
+}
+
+void PrerollList::mousePressEvent(QMouseEvent* event) {
+    for (int i = 0; i < count(); ++i)
+        if (rowBox(i).contains(event->position())) {
+            setCurrent(i);
+            emit ticked(i);
+            return;
+        }
+}
+
+void PrerollList::focusInEvent(QFocusEvent* event) {
+    QWidget::focusInEvent(event);
+    update();
+}
+
+void PrerollList::focusOutEvent(QFocusEvent* event) {
+    QWidget::focusOutEvent(event);
+    update();
+}
+
+bool PrerollList::event(QEvent* event) {
+    if (event->type() != QEvent::ToolTip)
+        return QWidget::event(event);
+    const auto* help = static_cast<QHelpEvent*>(event);
+    for (int i = 0; i < count(); ++i)
+        if (rowBox(i).contains(help->pos())) {
+            QToolTip::showText(help->globalPos(), wordsOf(i), this);
+            return true;
+        }
+    QToolTip::hideText();
+    return true;
+}
+
+} // namespace bslate::app

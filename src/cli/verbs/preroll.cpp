@@ -1,0 +1,75 @@
+#include "core/banks/preroll.h"
+#include "cli/verb.h"
+#include "core/day/plan_day.h"
+#include "core/facts/evaluate.h"
+#include "core/shoot/take_line.h"
+#include "core/words/bank_cards.h"
+
+#include <ostream>
+
+namespace bslate::cli {
+namespace {
+
+struct PrerollOptions {
+    ShootFile file;
+    std::string setup;
+    std::string borrowed; ///< camera id: the starting point of a borrowed body instead
+};
+
+void askPreroll(PrerollOptions& o, OptionList& list) {
+    list.shoot(o.file);
+    OptionList either = list.oneOf("what the checks are for");
+    either.text("--setup", o.setup, "setup id or number");
+    either.text("--borrowed", o.borrowed, "camera id: how to start with somebody else's");
+}
+
+void write(const std::vector<Check>& checks, const Card& card, Output& output) {
+    if (!output.json) {
+        output.text << cardText(card);
+        return;
+    }
+    Json list = Json::array();
+    for (const auto& check : checks)
+        list.push_back({{"id", check.id},
+                        {"text", reasonOf(check.text)},
+                        {"reason", reasonOf(check.reason)},
+                        {"where", check.where ? Json(reasonOf(*check.where)) : Json(nullptr)}});
+    output.write(Json{{"checks", list}});
+}
+
+Result<int> preroll(const PrerollOptions& options, Output& output) {
+    if (!options.borrowed.empty()) {
+        const auto shoot = opened(options.file);
+        if (!shoot)
+            return shoot.error();
+        const auto camera = cameraNamed(shoot->kit, options.file.path, options.borrowed);
+        if (!camera)
+            return camera.error();
+        write(startingPoint(*shoot, **camera), startingCardOf(*shoot, **camera), output);
+        return 0;
+    }
+    const auto found = openedSetup(options.file, options.setup);
+    if (!found)
+        return found.error();
+    const auto& shoot = found->shoot;
+    const auto& setup = found->setup();
+    const auto context = resolve(shoot, setup);
+    if (!context)
+        return context.error();
+    const auto plan = planCamera(shoot, *context->camera);
+    const auto now = planWith(plan.problem, threadsOf(plan.problem, shoot));
+    const auto day = dayOf(shoot, context->scene->day);
+    const auto planned = planDay(shoot, day, {});
+    const auto checks = prerollOf(shoot, setup, plan, now, day.takes.empty() ? nullptr : &planned);
+    write(checks, prerollCardOf(shoot, setup, checks), output);
+    return 0;
+}
+
+} // namespace
+
+extern const Verb kPrerollVerb;
+const Verb kPrerollVerb{"preroll", "What to check before a setup rolls",
+                        "bslate preroll slack-water.bslate --setup 3A",
+                        prepared<PrerollOptions, askPreroll, preroll>};
+
+} // namespace bslate::cli

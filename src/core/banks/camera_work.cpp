@@ -1,0 +1,126 @@
+#include "core/banks/camera_work.h"
+
+#include "core/facts/evaluate.h"
+#include "core/shoot/take_line.h"
+
+#include <algorithm>
+#include <map>
+
+namespace bslate {
+namespace {
+
+// Setups of the camera that roll on a day: those of its takes first, then those of its scenes.
+std::vector<const Setup*> setupsOnDay(const Shoot& shoot, const Camera& camera, int number,
+                                      std::map<std::string, bool>& planned) {
+    std::vector<const Setup*> order;
+    const auto day = dayOf(shoot, number);
+    for (const auto& timed : timesOf(day))
+        for (const auto& id : timed.take->setups)
+            if (const auto* setup = findSetup(shoot, id); setup && setup->camera == camera.id)
+                order.push_back(setup);
+    std::vector<std::pair<double, const Setup*>> others;
+    for (const auto& setup : shoot.setups) {
+        const auto* scene = findScene(shoot, setup.scene);
+        if (setup.camera != camera.id || !scene || scene->day != number || planned[setup.id])
+            continue;
+        others.emplace_back(scene->start ? scene->start->value() : 1e9, &setup);
+    }
+    std::stable_sort(others.begin(), others.end(),
+                     [](const auto& a, const auto& b) { return a.first < b.first; });
+    for (const auto& [start, setup] : others)
+        order.push_back(setup);
+    return order;
+}
+
+std::map<std::string, bool> plannedSetups(const Shoot& shoot) {
+    std::map<std::string, bool> planned;
+    for (const auto& day : shoot.plan)
+        for (const auto& take : day.takes)
+            for (const auto& id : take.setups)
+                planned[id] = true;
+    return planned;
+}
+
+// What does not stay: a slip to a value that is wanted anyway is none.
+SettingSet slippedBetween(const Camera& camera, const WorkSetup& now, bool powerOn, bool lens,
+                          bool mode) {
+    SettingSet slipped;
+    if (lens) // its own ring, wherever it stands
+        slipped.set(static_cast<std::size_t>(BodySetting::Iris));
+    for (const auto& slip : camera.body.slips) {
+        const bool happens = slip.cause == SlipCause::PowerOn ? powerOn
+                             : slip.cause == SlipCause::Lens  ? lens
+                             : slip.cause == SlipCause::Mode  ? mode
+                                                              : false;
+        const auto& wanted = now.settings[slip.setting];
+        if (happens && wanted && *wanted != slip.to)
+            slipped.set(static_cast<std::size_t>(slip.setting));
+    }
+    return slipped;
+}
+
+void number(CameraWork& work) {
+    std::array<std::map<std::string, int>, kBodySettings> known;
+    for (auto& setup : work.setups)
+        for (std::size_t s = 0; s < kBodySettings; ++s) {
+            const auto& text = setup.settings.values[s];
+            setup.values[s] =
+                text ? known[s].emplace(*text, static_cast<int>(known[s].size())).first->second
+                     : -1;
+        }
+}
+
+} // namespace
+
+CameraWork workOf(const Shoot& shoot, const Camera& camera) {
+    CameraWork work;
+    work.camera = camera.id;
+    work.name = camera.name;
+    std::map<std::string, std::size_t> index;
+    std::vector<const Setup*> setups;
+    for (const auto& setup : shoot.setups) {
+        if (setup.camera != camera.id)
+            continue;
+        const auto context = resolve(shoot, setup);
+        if (!context) {
+            work.incomplete.push_back(setup.number);
+            continue;
+        }
+        index[setup.id] = work.setups.size();
+        setups.push_back(&setup);
+        work.setups.push_back({setup.id,
+                               setup.number,
+                               setup.name,
+                               setup.scene,
+                               bodySettingsOf(*context, evaluate(*context)),
+                               {}});
+    }
+    number(work);
+    auto planned = plannedSetups(shoot);
+    int before = 0; // the day of the visit before
+    for (const int day : dayNumbers(shoot))
+        for (const auto* setup : setupsOnDay(shoot, camera, day, planned)) {
+            const auto found = index.find(setup->id);
+            if (found == index.end())
+                continue;
+            Visit visit{day, found->second, {}, {}, {}};
+            if (work.visits.empty()) {
+                const auto& region = work.setups[visit.setup].settings[BodySetting::Region];
+                visit.found[static_cast<std::size_t>(BodySetting::Region)] =
+                    region && *region == camera.body.facts.region;
+            } else {
+                visit.after = work.visits.back().setup;
+                if (visit.after == visit.setup && day == before)
+                    continue;
+                const auto* last = setups[*visit.after];
+                visit.slipped =
+                    slippedBetween(camera, work.setups[visit.setup], day != before,
+                                   last->lens != setup->lens, last->mode != setup->mode);
+            }
+            before = day;
+            work.visits.push_back(visit);
+        }
+    return work;
+}
+
+} // namespace bslate

@@ -1,0 +1,311 @@
+#include "core/banks/preroll.h"
+
+#include "core/banks/bank_record.h"
+#include "core/banks/preroll_media.h"
+#include "core/facts/evaluate.h"
+#include "core/facts/sound_reference.h"
+#include "core/kit/body_fields.h"
+#include "core/quantity/print.h"
+#include "core/shoot/handling_of.h"
+
+#include <algorithm>
+
+namespace bslate {
+namespace {
+
+using Checks = std::vector<Check>;
+
+// Everything the checks of one setup look at.
+struct Preroll {
+    const Shoot& shoot;
+    const SetupContext& context;
+    const Evaluation& at;
+    const CameraPlan& camera;
+    const BankPlan& now;
+    std::size_t index; ///< of the setup in the camera's work
+    Handling handling;
+    Checks checks{};
+
+    [[nodiscard]] const Body& body() const { return context.camera->body; }
+    [[nodiscard]] const WorkSetup& own() const { return camera.problem.work.setups[index]; }
+    [[nodiscard]] const BankUse& use() const { return now.uses[index]; }
+    [[nodiscard]] bool isFirstOfDay() const {
+        for (const auto& visit : camera.problem.work.visits)
+            if (visit.day == context.scene->day)
+                return visit.setup == index;
+        return true;
+    }
+    [[nodiscard]] const Bank* bank() const {
+        return use().bank < 0 ? nullptr
+                              : &camera.problem.banks[static_cast<std::size_t>(use().bank)];
+    }
+    [[nodiscard]] std::optional<Reason> where(std::optional<Function> function) const {
+        if (!function)
+            return Reason{"where-menu", {}};
+        return whereOf(body(), reachOf(body(), camera.controls, *function));
+    }
+    [[nodiscard]] bool byHand(BodySetting setting) const {
+        return std::any_of(use().byHand.begin(), use().byHand.end(),
+                           [&](const HandSetting& hand) { return hand.setting == setting; });
+    }
+    void add(std::string id, Reason text, Reason why, std::optional<Reason> place,
+             std::string about) {
+        checks.push_back(
+            {std::move(id), std::move(text), std::move(why), std::move(place), std::move(about)});
+    }
+};
+
+// Looked at when the camera is taken out on a day, and where the region changes.
+void regionAndClock(Preroll& p) {
+    const bool first = p.isFirstOfDay();
+    const auto& region = p.own().settings[BodySetting::Region];
+    if (region && (first || p.byHand(BodySetting::Region)))
+        p.add("region", {"check-region", {{"region", *region}}},
+              p.byHand(BodySetting::Region)
+                  ? Reason{"why-region-changes", {{"cost", p.context.camera->regionSwitch}}}
+                  : Reason{"why-region", {}},
+              Reason{"where-menu", {}}, *region);
+    if (first)
+        p.add("clock", {"check-clock", {}}, {"why-clock", {}}, Reason{"where-menu", {}},
+              "day " + std::to_string(p.context.scene->day));
+}
+
+void recall(Preroll& p) {
+    const auto* bank = p.bank();
+    if (!bank) {
+        if (!p.camera.problem.banks.empty())
+            p.add("recall", {"check-no-recall", {}}, {"why-no-recall", {}}, {}, "none");
+        return;
+    }
+    const auto at = static_cast<std::size_t>(p.use().bank);
+    const auto& as = p.camera.problem.work.setups[*p.now.writtenAs[at]];
+    p.add("recall", {"check-recall", {{"bank", bank->label}}},
+          {"why-recall", {{"setup", as.number}}}, p.where(Function::Recall),
+          bank->label + " as " + as.number);
+    const auto* record = findRecord(p.shoot, p.context.camera->id);
+    const auto changes =
+        record ? changesOf(p.camera.problem, p.now, *record, at) : std::vector<BankChange>{};
+    if (changes.empty())
+        return;
+    std::string about;
+    for (const auto& change : changes)
+        about += change.setting + " " + change.now + ";";
+    p.add("bank-changed", {"check-bank-changed", {{"bank", bank->label}}},
+          {"why-bank-changed", {{"changes", toldChanges(changes)}}}, {}, about);
+}
+
+void handSettings(Preroll& p) {
+    constexpr std::string_view kWhy[] = {"why-first", "why-differs", "why-not-held", "why-slipped",
+                                         "why-no-bank"};
+    for (const auto& hand : p.use().byHand) {
+        if (hand.setting == BodySetting::Region)
+            continue; // told first
+        p.add("hand-" + std::string(nameIn<BodySetting>(kSettingNames, hand.setting)),
+              {"check-hand", {{"setting", hand.setting}, {"value", hand.to}}},
+              {kWhy[static_cast<int>(hand.why)],
+               {{"bank", p.bank() ? p.bank()->label : std::string()}}},
+              p.where(functionOf(hand.setting)), hand.to);
+    }
+}
+
+void slips(Preroll& p) {
+    constexpr std::string_view kWhy[] = {"why-slips-power", "why-slips-lens", "why-slips-mode",
+                                         "why-knocked"};
+    for (const auto& slip : p.body().slips) {
+        const auto name = std::string(nameIn<BodySetting>(kSettingNames, slip.setting));
+        if (slip.setting == BodySetting::Compensation || p.byHand(slip.setting))
+            continue;
+        const auto& wanted = p.own().settings[slip.setting];
+        if (!wanted || *wanted == slip.to)
+            continue;
+        p.add("slip-" + name, {"check-still", {{"setting", slip.setting}, {"value", *wanted}}},
+              {kWhy[static_cast<int>(slip.cause)],
+               {{"to", slip.to.empty() ? std::string() : " to " + slip.to}}},
+              p.where(functionOf(slip.setting)), *wanted);
+    }
+    const bool dial =
+        p.body().controls.empty() ||
+        std::any_of(p.body().controls.begin(), p.body().controls.end(),
+                    [](const auto& control) { return control.printed == Function::Compensation; });
+    const bool loose =
+        std::any_of(p.body().slips.begin(), p.body().slips.end(),
+                    [](const Slip& slip) { return slip.setting == BodySetting::Compensation; });
+    if (dial || loose)
+        p.add("compensation", {"check-compensation", {}},
+              {loose ? "why-knocked" : "why-compensation", {{"to", std::string()}}},
+              p.body().controls.empty() ? std::nullopt : p.where(Function::Compensation), "0");
+}
+
+void automatics(Preroll& p) {
+    const auto& left = p.context.setup->automatics;
+    const auto isLeft = [&](AutomaticKind kind) {
+        return std::any_of(left.begin(), left.end(),
+                           [&](const auto& one) { return one.kind == kind; });
+    };
+    std::vector<AutomaticKind> kinds;
+    std::string places, about;
+    for (const auto& automatic : p.body().automatics) {
+        if (isLeft(automatic.kind))
+            continue;
+        kinds.push_back(automatic.kind);
+        if (!automatic.where.empty() && places.find(automatic.where) == std::string::npos)
+            places += (places.empty() ? "" : ", ") + automatic.where;
+    }
+    if (p.body().automatics.empty())
+        for (const auto kind : {AutomaticKind::Exposure, AutomaticKind::Iso, AutomaticKind::White})
+            if (!isLeft(kind))
+                kinds.push_back(kind);
+    ReasonList list;
+    for (const auto kind : kinds) {
+        list.all.push_back({"automatic", {{"automatic", kind}}});
+        about += std::string(nameIn<AutomaticKind>(kAutomaticNames, kind)) + " ";
+    }
+    if (!kinds.empty())
+        p.add("automatics", {"check-automatics", {{"list", list}}}, {"why-automatics", {}},
+              places.empty() ? std::nullopt : std::optional(named(places)), about);
+    for (const auto& one : left)
+        p.add("left-" + std::string(nameIn<AutomaticKind>(kAutomaticNames, one.kind)),
+              {"check-left", {{"automatic", one.kind}, {"bounds", spell({one})}}}, {"why-left", {}},
+              {}, spell({one}));
+}
+
+void optics(Preroll& p) {
+    const auto& setup = *p.context.setup;
+    if (p.context.lens) {
+        std::string set = p.context.lens->name;
+        if (p.at.recording.focal && isZoom(*p.context.lens))
+            set += ", " + print(*p.at.recording.focal);
+        if (setup.focus)
+            set += ", " + print(*setup.focus);
+        p.add("lens", {"check-lens", {{"lens", set}}}, {"why-lens", {}}, {}, set);
+    }
+    if (p.handling.stabiliser && !p.byHand(BodySetting::Stabiliser))
+        p.add("stabiliser",
+              {*p.handling.stabiliser ? "check-stabiliser-on" : "check-stabiliser-off", {}},
+              {*p.handling.stabiliser ? "why-stabiliser-on" : "why-stabiliser-off", {}},
+              p.where(Function::Stabiliser), *p.handling.stabiliser ? "on" : "off");
+    const auto& focus = p.own().settings[BodySetting::Focus];
+    const bool weak = p.at.cell.hasCost(CostKind::Focus);
+    if ((focus && !p.byHand(BodySetting::Focus)) || weak)
+        p.add("focus", {weak ? "check-focus-hand" : "check-focus", {{"focus", focus.value_or("")}}},
+              {weak ? "why-focus-rate" : "why-focus", {{"rate", setup.rate}}},
+              p.where(Function::Focus), weak ? "by hand" : *focus);
+}
+
+void picture(Preroll& p) {
+    const auto& zebra = p.own().settings[BodySetting::Zebra];
+    if (zebra && !p.byHand(BodySetting::Zebra))
+        p.add("zebra", {"check-zebra", {{"zebra", *zebra}}},
+              {"why-zebra", {{"profile", p.context.profile->name}}}, p.where(Function::Zebra),
+              *zebra);
+    if (isLog(*p.context.profile))
+        p.add("view-lut", {"check-view-lut", {{"ei", p.context.setup->rating}}},
+              {p.at.iso == IsoBehaviour::Recorded ? "why-view-lut" : "why-view-lut-rated", {}},
+              p.where(Function::ViewLut),
+              p.context.profile->name + " " + print(p.context.setup->rating));
+}
+
+void sound(Preroll& p) {
+    if (!p.handling.wantsSound())
+        return;
+    if (p.at.cell.hasCost(CostKind::Sound)) {
+        p.add("sound", {"check-sound-apart", {}}, {"why-sound-apart", {}}, {}, "apart");
+        return;
+    }
+    const auto reference = soundReferenceFor(p.shoot.brief.mains);
+    p.add("sound", {"check-sound", {{"tone", reference.tone}, {"peaks", reference.peaks}}},
+          {"why-sound", {{"source", std::string(reference.source)}}}, p.where(Function::AudioLevel),
+          std::to_string(reference.tone));
+    if (p.handling.sound == SoundBy::Radio || p.context.setup->wireless)
+        p.add("wireless",
+              {p.context.setup->wireless ? "check-wireless-on" : "check-wireless-off", {}},
+              {p.handling.sound == SoundBy::Radio ? "why-wireless-radio" : "why-wireless", {}},
+              Reason{"where-menu", {}}, p.context.setup->wireless ? "on" : "off");
+}
+
+} // namespace
+
+Reason whereOf(const Body& body, const Reach& reach) {
+    switch (reach.where) {
+    case Reach::Where::Control:
+        return named(body.controls[reach.at].label);
+    case Reach::Where::QuickMenu:
+        return {"where-quick", {}};
+    case Reach::Where::OwnMenu:
+        return {"where-own", {{"page", static_cast<int>(reach.at) + 1}}};
+    case Reach::Where::Menu:
+        break;
+    }
+    return {"where-menu", {}};
+}
+
+std::vector<Check> prerollOf(const Shoot& shoot, const Setup& setup, const CameraPlan& camera,
+                             const BankPlan& now, const DayPlan* day) {
+    const auto& setups = camera.problem.work.setups;
+    const auto own = std::find_if(setups.begin(), setups.end(),
+                                  [&](const WorkSetup& one) { return one.id == setup.id; });
+    const auto context = resolve(shoot, setup);
+    if (!context || own == setups.end())
+        return {};
+    const auto at = evaluate(*context);
+    Preroll p{shoot,
+              *context,
+              at,
+              camera,
+              now,
+              static_cast<std::size_t>(own - setups.begin()),
+              handlingOf(*context->scene, setup)};
+    p.checks = mediaChecks(*context, at, camera, day);
+    for (const auto part :
+         {regionAndClock, recall, handSettings, slips, automatics, optics, picture, sound})
+        part(p);
+    return std::move(p.checks);
+}
+
+std::vector<Check> startingPoint(const Shoot& shoot, const Camera& camera) {
+    Checks checks;
+    const auto add = [&](std::string id, Reason text, Reason why, std::string about,
+                         std::optional<Reason> where = std::nullopt) {
+        checks.push_back(
+            {std::move(id), std::move(text), std::move(why), std::move(where), std::move(about)});
+    };
+    const auto& facts = camera.body.facts;
+    add("start-record", {"start-record", {}}, {"why-start-record", {}}, camera.name);
+    add("start-reset", {"start-reset", {}}, {"why-start-reset", {}}, camera.name);
+    add("start-firmware",
+        {facts.firmware.empty() ? "start-firmware" : "start-firmware-known",
+         {{"firmware", facts.firmware}}},
+        {"why-start-firmware", {}}, facts.firmware);
+    const bool fifty = shoot.brief.mains < Hertz(55);
+    add("start-region", {"check-region", {{"region", std::string(fifty ? "50 Hz" : "60 Hz")}}},
+        {"why-region", {}}, fifty ? "50" : "60");
+    add("start-clock", {"check-clock", {}}, {"why-clock", {}}, "clock");
+    for (const auto& automatic : camera.body.automatics)
+        add("start-" + std::string(nameIn<AutomaticKind>(kAutomaticNames, automatic.kind)),
+            {"start-automatic", {{"automatic", automatic.kind}}}, {"why-automatics", {}}, "off",
+            automatic.where.empty() ? std::nullopt : std::optional(named(automatic.where)));
+    if (camera.body.automatics.empty())
+        add("start-automatics", {"start-automatics", {}}, {"why-automatics", {}}, "off");
+    for (const auto& bank : banksOf(camera))
+        if (bank.locked)
+            add("start-bank-" + bank.label, {"start-bank-locked", {{"bank", bank.label}}},
+                {"why-start-bank", {}}, bank.label);
+    return checks;
+}
+
+TickState stateOf(const Setup& setup, const Check& check) {
+    for (const auto& tick : setup.ticks)
+        if (tick.check == check.id)
+            return tick.about == check.about ? TickState::Ticked : TickState::Stale;
+    return TickState::Open;
+}
+
+Setup ticked(Setup setup, const Check& check, std::string when) {
+    const bool fresh = stateOf(setup, check) == TickState::Ticked;
+    std::erase_if(setup.ticks, [&](const Tick& tick) { return tick.check == check.id; });
+    if (!fresh)
+        setup.ticks.push_back({check.id, check.about, std::move(when)});
+    return setup;
+}
+
+} // namespace bslate

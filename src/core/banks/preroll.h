@@ -1,0 +1,37 @@
+#pragma once
+
+#include "core/banks/best_banks.h"
+#include "core/banks/check.h"
+#include "core/day/day_plan.h"
+
+#include <optional>
+#include <string>
+#include <vector>
+
+/// What is looked at before a setup rolls, in the order hands go over a camera.
+namespace bslate {
+
+/// The checks of a setup: power, cards and region first, then what is recalled and set by hand,
+/// what slips and what works by itself, then picture and sound. `now` is the plan of the shoot's
+/// own threads, `day` the setup's day when it is planned. Nothing for a setup that cannot be
+/// evaluated, or is another camera's.
+[[nodiscard]] std::vector<Check> prerollOf(const Shoot& shoot, const Setup& setup,
+                                           const CameraPlan& camera, const BankPlan& now,
+                                           const DayPlan* day = nullptr);
+
+/// A body that comes from somebody else: how to bring it to where one knows what it does.
+[[nodiscard]] std::vector<Check> startingPoint(const Shoot& shoot, const Camera& camera);
+
+enum class TickState {
+    Open,
+    Ticked,
+    Stale ///< it was ticked for another value
+};
+[[nodiscard]] TickState stateOf(const Setup& setup, const Check& check);
+/// The setup with a check ticked at a moment, or not any more when its tick is fresh.
+[[nodiscard]] Setup ticked(Setup setup, const Check& check, std::string when);
+
+/// Where a function is turned, in words of the body.
+[[nodiscard]] Reason whereOf(const Body& body, const Reach& reach);
+
+} // namespace bslate

@@ -1,0 +1,94 @@
+#include "core/banks/preroll_media.h"
+
+#include <algorithm>
+
+namespace bslate {
+namespace {
+
+// A carrier in use for a setup's next take: what it has left, and how fast that goes.
+struct InUse {
+    std::string name;
+    Seconds left{0};      ///< at the rate of this take
+    Seconds length{0};    ///< of the take
+    bool renewed = false; ///< it was emptied or charged earlier that day
+};
+
+std::optional<InUse> nextUse(const DayPlan& day, const DayCarriers& carriers,
+                             const std::string& setup) {
+    for (const auto& use : carriers.plan.uses) {
+        const auto& lane = carriers.lanes[static_cast<std::size_t>(use.lane)];
+        const auto demand = static_cast<std::size_t>(use.demand);
+        const auto& take = day.takes[static_cast<std::size_t>(lane.takes[demand])];
+        if (lane.second || lane.setups[demand] != setup || take.done)
+            continue;
+        const auto& wanted =
+            carriers.problem.lanes[static_cast<std::size_t>(use.lane)].demands[demand];
+        const Seconds length = wanted.end - wanted.start;
+        const auto& kind =
+            carriers.problem.kinds[static_cast<std::size_t>(carriers.problem.kindOf(use.unit))];
+        const double perSecond = wanted.amount.value() / std::max(1.0, length.value());
+        InUse found;
+        found.name = carriers.unitLabels[static_cast<std::size_t>(use.unit)];
+        found.length = length;
+        found.left =
+            perSecond > 0 ? Seconds((kind.capacity - use.before).value() / perSecond) : Seconds(0);
+        found.renewed = std::any_of(carriers.plan.renewals.begin(), carriers.plan.renewals.end(),
+                                    [&](const Renewal& renewal) {
+                                        return renewal.unit == use.unit && renewal.end <= use.start;
+                                    });
+        return found;
+    }
+    return std::nullopt;
+}
+
+int firstDay(const CameraPlan& camera) {
+    return camera.problem.work.visits.empty() ? 1 : camera.problem.work.visits.front().day;
+}
+
+} // namespace
+
+std::vector<Check> mediaChecks(const SetupContext& context, const Evaluation& at,
+                               const CameraPlan& camera, const DayPlan* day) {
+    std::vector<Check> checks;
+    const auto& setup = *context.setup;
+    const auto card = day ? nextUse(*day, day->cards, setup.id) : std::nullopt;
+    const auto battery = day ? nextUse(*day, day->power, setup.id) : std::nullopt;
+    const bool later = context.scene->day > firstDay(camera) || (card && card->renewed);
+    if (later)
+        checks.push_back(
+            {"card-prepared",
+             {"check-card-prepared", {}},
+             {"why-card-prepared", {{"copies", context.shoot->brief.copies}}},
+             {},
+             (card ? card->name : std::string()) + " day " + std::to_string(context.scene->day)});
+    if (card)
+        checks.push_back({"card",
+                          {"check-card", {{"card", card->name}, {"left", Duration{card->left}}}},
+                          {"why-take-length", {{"length", Duration{card->length}}}},
+                          {},
+                          card->name});
+    else if (!at.recording.card.empty() && at.recording.recordTime)
+        checks.push_back(
+            {"card",
+             {"check-card",
+              {{"card", at.recording.card}, {"left", Duration{*at.recording.recordTime}}}},
+             {"why-card-fresh", {{"slot", at.recording.slot}}},
+             {},
+             at.recording.card});
+    if (battery)
+        checks.push_back(
+            {"battery",
+             {"check-battery", {{"battery", battery->name}, {"left", Duration{battery->left}}}},
+             {"why-take-length", {{"length", Duration{battery->length}}}},
+             {},
+             battery->name});
+    else
+        checks.push_back({"battery",
+                          {setup.externalPower ? "check-power" : "check-battery-full", {}},
+                          {"why-battery", {}},
+                          {},
+                          setup.externalPower ? "external" : "battery"});
+    return checks;
+}
+
+} // namespace bslate

@@ -1,0 +1,139 @@
+#include "core/advice/offer.h"
+#include "core/judgement/rules/rules.h"
+#include "core/kit/body_fields.h"
+#include "core/shoot/handling_of.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate::rules {
+namespace {
+
+// Common practice, no source: from here on a body's own focus is known to suffer.
+constexpr Stops kBrightForFocus{1.5}; // grey over its nominal place
+constexpr Stops kDarkForFocus{5.9};   // of ND
+
+bool focusesItself(FocusBy focus) {
+    return focus == FocusBy::Continuous || focus == FocusBy::Faces;
+}
+
+// A setup's own word for what is wrong; kept when the changed setup can be evaluated.
+template<class Change>
+void offerHand(const Case& now, Finding& finding, RemedyId id, Facts facts, Change change) {
+    Edit edit{*now.context.setup, std::nullopt};
+    change(*edit.setup);
+    offer(now, finding.remedies, Remedy{id, std::move(facts), std::move(edit)},
+          [](const Evaluation&) { return true; });
+}
+
+Reason supportName(Support support) {
+    constexpr std::string_view kIds[] = {"", "support-tripod", "support-gimbal", "support-shoulder",
+                                         "support-hand"};
+    return {kIds[static_cast<int>(support)], {}};
+}
+
+// What an automatic does to a take: the body's own words, else what is usual.
+Reason effectOf(const Camera& camera, AutomaticKind kind) {
+    for (const auto& automatic : camera.body.automatics)
+        if (automatic.kind == kind && !automatic.effect.empty())
+            return named(automatic.effect);
+    constexpr std::string_view kIds[] = {
+        "automatic-exposure", "automatic-iso",   "automatic-white",     "automatic-slow",
+        "automatic-range",    "automatic-zoom",  "automatic-eye",       "automatic-power",
+        "automatic-touch",    "automatic-noise", "automatic-sharpening"};
+    return {kIds[static_cast<int>(kind)], {}};
+}
+
+void offerAutomaticOff(const Case& now, Finding& finding, AutomaticKind kind) {
+    offerHand(now, finding, RemedyId::AutomaticOff, {{"automatic", kind}}, [&](Setup& setup) {
+        std::erase_if(setup.automatics, [&](const auto& left) { return left.kind == kind; });
+    });
+}
+
+} // namespace
+
+static void stabiliserAgainstSupport(const Case& now, Findings& out) {
+    const auto handling = handlingOf(*now.context.scene, *now.context.setup);
+    const auto wanted = stabiliserFor(handling.support);
+    if (!wanted || handling.stabiliser == wanted)
+        return;
+    Finding finding{*wanted ? FindingId::StabiliserOffInHand : FindingId::StabiliserOnSupport,
+                    Severity::Caution,
+                    {{"support", ReasonList{{supportName(handling.support)}}}}};
+    offerHand(now, finding, *wanted ? RemedyId::StabiliserOn : RemedyId::StabiliserOff, {},
+              [](Setup& setup) { setup.stabiliser = Stabiliser::AsSupport; });
+    out.push_back(std::move(finding));
+}
+
+static void wirelessAndRadio(const Case& now, Findings& out) {
+    const auto handling = handlingOf(*now.context.scene, *now.context.setup);
+    if (!now.context.setup->wireless)
+        return;
+    const auto warn = [&](FindingId id) {
+        Finding finding{id, Severity::Caution, {}};
+        offerHand(now, finding, RemedyId::WirelessOff, {},
+                  [](Setup& setup) { setup.wireless = false; });
+        out.push_back(std::move(finding));
+    };
+    if (handling.sound == SoundBy::Radio)
+        warn(FindingId::WirelessNearRadio);
+    if (focusesItself(handling.focus))
+        warn(FindingId::FocusWireless);
+}
+
+static void focusOfTheCamera(const Case& now, Findings& out) {
+    const auto focus = handlingOf(*now.context.scene, *now.context.setup).focus;
+    if (!focusesItself(focus))
+        return;
+    const auto warn = [&](FindingId id, Severity severity, Facts facts) {
+        Finding finding{id, severity, std::move(facts)};
+        offerHand(now, finding, RemedyId::FocusByHand, {},
+                  [](Setup& setup) { setup.focusBy = FocusBy::Hand; });
+        out.push_back(std::move(finding));
+    };
+    if (now.at.cell.hasCost(CostKind::Focus))
+        return warn(
+            FindingId::FocusWanted, Severity::Fault,
+            {{"mode", now.context.mode->name},
+             {"rate", now.context.setup->rate},
+             {"focus",
+              ReasonList{{{focus == FocusBy::Faces ? "dial-faces" : "dial-continuous", {}}}}}});
+    if (now.at.grey && *now.at.grey >= kBrightForFocus)
+        warn(FindingId::FocusBright, Severity::Caution, {{"grey", *now.at.grey}});
+    if (now.context.ndLoss >= kDarkForFocus)
+        warn(FindingId::FocusThroughNd, Severity::Caution, {{"nd", now.context.ndLoss}});
+}
+
+static void automaticsLeft(const Case& now, Findings& out) {
+    for (const auto& left : now.context.setup->automatics) {
+        Finding finding{FindingId::AutomaticOn, Severity::Caution, {{"automatic", left.kind}}};
+        finding.subject = nameIn<AutomaticKind>(kAutomaticNames, left.kind);
+        const bool iso = left.kind == AutomaticKind::Iso;
+        if (left.low && left.high) {
+            const double low = *left.low, high = *left.high;
+            finding.id = FindingId::AutomaticBounded;
+            finding.severity = Severity::Note;
+            const Stops wander(std::log2(high / low));
+            const int mired = static_cast<int>(std::lround(1e6 / low - 1e6 / high));
+            finding.facts.push_back(
+                {"costs", ReasonList{{iso ? Reason{"bounded-iso", {{"wander", wander}}}
+                                          : Reason{"bounded-white", {{"mired", mired}}}}}});
+            for (const auto& [name, bound] : {std::pair("low", low), std::pair("high", high)})
+                finding.facts.push_back(
+                    {name, iso ? FactValue(ExposureIndex(bound)) : FactValue(Kelvin(bound))});
+        } else {
+            finding.facts.push_back(
+                {"effect", ReasonList{{effectOf(*now.context.camera, left.kind)}}});
+        }
+        offerAutomaticOff(now, finding, left.kind);
+        out.push_back(std::move(finding));
+    }
+}
+
+std::span<const Rule> handsRules() {
+    static constexpr Rule kRules[] = {stabiliserAgainstSupport, wirelessAndRadio, focusOfTheCamera,
+                                      automaticsLeft};
+    return kRules;
+}
+
+} // namespace bslate::rules
