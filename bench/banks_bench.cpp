@@ -11,9 +11,10 @@ namespace {
 
 using namespace bslate;
 
-// Setups that differ in white, rating, rate and iris as people's do, on two days; the last two
-// banks on the card, one of the others forgets the shutter.
-Shoot manySetups(int setups, int banks) {
+// Setups that differ in white, rating, rate and iris, on two days; the last two banks on the card,
+// one of the others forgets the shutter. As people's do: six whites, two ratings, three rates; or
+// all at random, which nobody shoots.
+Shoot manySetups(int setups, int banks, bool random = false) {
     std::vector<Bank> all;
     for (int b = 1; b <= banks; ++b)
         all.push_back(sample::bank(std::to_string(b), {},
@@ -24,11 +25,15 @@ Shoot manySetups(int setups, int banks) {
     shoot.scenes.push_back(shoot.scenes[0]);
     shoot.scenes[1].id = "second";
     shoot.scenes[1].day = 2;
-    Random random(17);
+    constexpr double kWhites[] = {3200, 3400, 4100, 4300, 5600, 6500};
+    Random chance(17);
     for (int k = 1; k < setups; ++k) {
-        auto& setup = sample::addSetup(
-            shoot, std::to_string(k), 2800 + 200.0 * static_cast<double>(below(random, 18)),
-            400 << below(random, 3), below(random, 4) ? 24 : 60, below(random, 2) ? 2.8 : 5.6);
+        const double white = random ? 2800 + 200.0 * static_cast<double>(below(chance, 18))
+                                    : kWhites[below(chance, 6)];
+        const int iso = random ? 400 << below(chance, 3) : below(chance, 4) ? 800 : 5000;
+        const int rate = below(chance, 4) ? 24 : random || below(chance, 2) ? 60 : 120;
+        auto& setup = sample::addSetup(shoot, std::to_string(k), white, iso, rate,
+                                       below(chance, 2) ? 2.8 : 5.6);
         if (k > setups / 2)
             setup.scene = "second";
         setup.bank = 1 + k % std::max(1, banks);
@@ -37,8 +42,8 @@ Shoot manySetups(int setups, int banks) {
 }
 
 void banksPlanned(benchmark::State& state) {
-    const auto shoot =
-        manySetups(static_cast<int>(state.range(0)), static_cast<int>(state.range(1)));
+    const auto shoot = manySetups(static_cast<int>(state.range(0)),
+                                  static_cast<int>(state.range(1)), state.range(2) != 0);
     CameraPlan plan;
     for (auto _ : state)
         plan = planCamera(shoot, shoot.kit.cameras[0]);
@@ -46,7 +51,12 @@ void banksPlanned(benchmark::State& state) {
     state.counters["cost_s"] = plan.best.plan.cost.value();
     state.counters["gap_s"] = (plan.best.plan.cost - plan.best.plan.atLeast).value();
 }
-BENCHMARK(banksPlanned)->Args({40, 7})->Args({8, 5})->Args({160, 7})->Unit(benchmark::kMillisecond);
+BENCHMARK(banksPlanned)
+    ->Args({40, 7, 0})
+    ->Args({40, 7, 1})
+    ->Args({8, 5, 0})
+    ->Args({160, 7, 0})
+    ->Unit(benchmark::kMillisecond);
 
 void threadTried(benchmark::State& state) {
     const auto shoot = manySetups(static_cast<int>(state.range(0)), 7);

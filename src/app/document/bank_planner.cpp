@@ -134,7 +134,7 @@ void BankPlanner::begin() {
         Settled settled;
         const auto* camera = findCamera(value->kit, id);
         if (camera) {
-            settled.plan = planCamera(*value, *camera);
+            settled.plan = planCamera(*value, *camera, control.keepGoing());
             settled.findings = judgeBanks(*value, *camera, settled.plan);
         }
         if (const auto day = plannedDay(*value, findSetup(*value, setup)); day && control.goesOn())

@@ -59,7 +59,7 @@ SetupSheet::SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent)
     , m_bank(new QSpinBox)
     , m_second(new QComboBox)
     , m_power(new QCheckBox(tr("runs on &external power")))
-    , m_wireless(new QCheckBox(tr("&wireless is on meanwhile")))
+    , m_wireless(new QCheckBox(tr("w&ireless is on meanwhile")))
     , m_support(new QComboBox)
     , m_stabiliser(new QComboBox)
     , m_focusBy(new QComboBox)
@@ -133,10 +133,11 @@ void SetupSheet::buildHandling(QFormLayout& form) {
         auto* row = new QHBoxLayout;
         row->addWidget(first, 1);
         row->addWidget(second, 1);
-        if (key)
-            form.addRow(fieldLabel<Setup>(key), row);
-        else
-            form.addRow(row);
+        if (!key)
+            return form.addRow(row);
+        auto* label = new QLabel(fieldLabel<Setup>(key));
+        label->setBuddy(first);
+        form.addRow(label, row);
     };
     const auto choice = [](QComboBox* box, const char* name, const QString& spoken,
                            const QStringList& items, int current) {

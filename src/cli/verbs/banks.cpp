@@ -67,11 +67,10 @@ Json handsJson(const Asked& asked, std::size_t k) {
 }
 
 Json controlJson(const Asked& asked, const ControlUse& use) {
-    constexpr std::string_view kWhy[] = {"printed", "chosen", "needed", "ready", "free"};
     return {{"control", asked.camera.body.controls[use.control].label},
             {"function",
              use.function ? Json(nameIn<Function>(kFunctionNames, *use.function)) : Json(nullptr)},
-            {"reason", kWhy[static_cast<int>(use.why)]},
+            {"reason", reasonOf(use)},
             {"between", use.need.between},
             {"inside", use.need.inside}};
 }

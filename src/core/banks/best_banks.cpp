@@ -13,7 +13,7 @@ namespace {
 // Things a bank may be written as, in the search; more are left out, and nothing is proven then.
 constexpr std::size_t kMostThings = 400;
 // What the search may cost: looks times the size of its tables.
-constexpr double kMostWork = 4e8;
+constexpr double kMostWork = 2.5e8;
 
 // Banks that are alike: what they hold and where they are.
 struct Alike {
@@ -130,12 +130,13 @@ std::vector<int> banksFor(const BankProblem& problem, const Tables& tables, cons
     return bankOf;
 }
 
-BestBanks searched(const BankProblem& problem, bool withCard, const CameraRecord* record) {
+BestBanks searched(const BankProblem& problem, bool withCard, const CameraRecord* record,
+                   const KeepGoing& keepGoing) {
     const auto tables = tablesOf(problem, withCard);
     const double size = static_cast<double>(std::max<std::size_t>(
         1, tables.things.size() * tables.medians.without.size() * tables.medians.kinds.size()));
-    const auto medians =
-        planMedians(tables.medians, static_cast<long>(std::clamp(kMostWork / size, 50.0, 20000.0)));
+    const auto medians = planMedians(
+        tables.medians, static_cast<long>(std::clamp(kMostWork / size, 50.0, 100000.0)), keepGoing);
     const auto bankOf = banksFor(problem, tables, medians, record);
     BestBanks best;
     for (const int by : medians.served)
@@ -184,15 +185,16 @@ std::string groupOf(const WorkSetup& setup, BankSchool school) {
 
 } // namespace
 
-BestBanks bestBanks(const BankProblem& problem, const CameraRecord* record) {
-    auto inside = searched(problem, false, record);
+BestBanks bestBanks(const BankProblem& problem, const CameraRecord* record,
+                    const KeepGoing& keepGoing) {
+    auto inside = searched(problem, false, record, keepGoing);
     const auto places = static_cast<std::size_t>(
         std::count_if(problem.banks.begin(), problem.banks.end(), [](const Bank& bank) {
             return bank.place == BankPlace::Inside && !bank.locked;
         }));
     if (!anyOnCard(problem) || usedInside(problem, inside) < places)
         return inside;
-    auto all = searched(problem, true, record);
+    auto all = searched(problem, true, record, keepGoing);
     return all.plan.cost < inside.plan.cost ? all : inside;
 }
 
@@ -231,7 +233,7 @@ Threads threadsOf(const BankProblem& problem, BankSchool school) {
     return threads;
 }
 
-CameraPlan planCamera(const Shoot& shoot, const Camera& camera) {
+CameraPlan planCamera(const Shoot& shoot, const Camera& camera, const KeepGoing& keepGoing) {
     const auto* record = findRecord(shoot, camera.id);
     const auto planned = [&](const Turns* turns) {
         CameraPlan plan;
@@ -240,7 +242,7 @@ CameraPlan planCamera(const Shoot& shoot, const Camera& camera) {
         plan.needs = needsOf(shoot, plan.problem.work, turns);
         plan.controls = controlsOf(camera.body, plan.needs);
         plan.problem.access = accessOf(camera.body, plan.controls);
-        plan.best = bestBanks(plan.problem, record);
+        plan.best = bestBanks(plan.problem, record, keepGoing);
         return plan;
     };
     auto first = planned(nullptr);

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/banks/bank_plan.h"
+#include "core/base/keep_going.h"
 
 #include <array>
 #include <string_view>
@@ -12,12 +13,14 @@ namespace bslate {
 /// The threads that cost least by hand, proven for the numbers people have (medians.h), with the
 /// bound they were measured against. Locked banks stay. Banks on the card are used only when all
 /// inside are and they save something. Of banks that are alike, one that was already written as a
-/// setup keeps it (`record`, may be null); the others follow the order of the days.
+/// setup keeps it (`record`, may be null); the others follow the order of the days. A search that
+/// is not wanted any more ends with what it has.
 struct BestBanks {
     Threads threads;
     BankPlan plan;
 };
-[[nodiscard]] BestBanks bestBanks(const BankProblem& problem, const CameraRecord* record = nullptr);
+[[nodiscard]] BestBanks bestBanks(const BankProblem& problem, const CameraRecord* record = nullptr,
+                                  const KeepGoing& keepGoing = {});
 
 /// How people fill banks by habit.
 enum class BankSchool {
@@ -43,6 +46,7 @@ struct CameraPlan {
     ControlPlan controls;
     BestBanks best;
 };
-[[nodiscard]] CameraPlan planCamera(const Shoot& shoot, const Camera& camera);
+[[nodiscard]] CameraPlan planCamera(const Shoot& shoot, const Camera& camera,
+                                    const KeepGoing& keepGoing = {});
 
 } // namespace bslate

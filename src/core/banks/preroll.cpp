@@ -42,7 +42,11 @@ struct Preroll {
     [[nodiscard]] std::optional<Reason> where(std::optional<Function> function) const {
         if (!function)
             return Reason{"where-menu", {}};
-        return whereOf(body(), reachOf(body(), camera.controls, *function));
+        const auto reach = reachOf(body(), camera.controls, *function);
+        if (reach.where == Reach::Where::Menu &&
+            (function == Function::Iris || function == Function::Nd))
+            return Reason{"where-lens", {}};
+        return whereOf(body(), reach);
     }
     [[nodiscard]] bool byHand(BodySetting setting) const {
         return std::any_of(use().byHand.begin(), use().byHand.end(),

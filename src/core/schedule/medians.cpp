@@ -10,8 +10,10 @@ namespace bslate {
 namespace {
 
 constexpr double kSlack = 1e-7;
-constexpr int kStepsAtRoot = 300, kStepsBelow = 40; // of the prices, at one node
+constexpr int kStepsAtRoot = 400, kStepsBelow = 15; // of the prices, at one node
 constexpr int kMostPasses = 20;                     // of exchanges
+constexpr int kNoteEvery = 5;                       // of the steps its choice is priced
+constexpr long kAskEvery = 64;                      // looks whether it is still wanted
 constexpr int kPatience = 8;                        // steps without a better bound
 
 enum class State : char { Free, Kept, Out };
@@ -20,13 +22,31 @@ enum class State : char { Free, Kept, Out };
 struct Site {
     std::size_t kind, thing;
     const std::vector<double>* costs;
+    double gain = 0; // at the prices of the moment
 };
+
+// What somebody who pays these prices would save at these costs: never above 0. In four sums, which
+// the processor does side by side.
+double savedAt(const std::vector<double>& costs, const std::vector<double>& prices) {
+    const std::size_t count = prices.size();
+    const double* cost = costs.data();
+    const double* price = prices.data();
+    double sums[4] = {};
+    std::size_t i = 0;
+    for (; i + 4 <= count; i += 4)
+        for (std::size_t k = 0; k < 4; ++k)
+            sums[k] += std::min(0.0, cost[i + k] - price[i + k]);
+    for (; i < count; ++i)
+        sums[0] += std::min(0.0, cost[i] - price[i]);
+    return sums[0] + sums[1] + sums[2] + sums[3];
+}
 
 class MedianSearch {
 public:
-    MedianSearch(const MedianProblem& problem, long most)
+    MedianSearch(const MedianProblem& problem, long most, const KeepGoing& keepGoing)
         : m_problem(problem)
         , m_most(most)
+        , m_keepGoing(keepGoing)
         , m_clients(problem.without.size()) {
         for (std::size_t kind = 0; kind < problem.kinds.size(); ++kind)
             for (std::size_t thing = 0; thing < problem.kinds[kind].costs.size(); ++thing)
@@ -147,48 +167,49 @@ private:
         return prices;
     }
 
-    // What a site, always kept or not, brings at these prices: never above 0.
-    [[nodiscard]] double reduced(const std::vector<double>& costs,
-                                 const std::vector<double>& prices) const {
-        double sum = 0;
-        for (std::size_t i = 0; i < m_clients; ++i)
-            sum += std::min(0.0, costs[i] - prices[i]);
-        return sum;
-    }
-
     struct Relaxed {
         double bound = 0;
         Chosen kept;
     };
-    [[nodiscard]] Relaxed relaxed(const std::vector<double>& prices) const {
+    [[nodiscard]] Relaxed relaxed(const std::vector<double>& prices) {
         Relaxed result;
         result.bound =
-            std::accumulate(prices.begin(), prices.end(), 0.0) + reduced(m_problem.without, prices);
+            std::accumulate(prices.begin(), prices.end(), 0.0) + savedAt(m_problem.without, prices);
+        auto& open = m_open;
+        open.assign(m_problem.kinds.size(), {});
         std::vector<int> left;
         for (const auto& kind : m_problem.kinds)
             left.push_back(kind.places);
-        std::vector<std::pair<double, std::size_t>> open;
         for (std::size_t site = 0; site < m_sites.size(); ++site) {
             if (m_state[site] == State::Out)
                 continue;
-            const double gain = reduced(*m_sites[site].costs, prices);
+            const auto kind = m_sites[site].kind;
+            const double gain = m_sites[site].gain = savedAt(*m_sites[site].costs, prices);
             if (m_state[site] == State::Kept) {
                 result.bound += gain;
                 result.kept.push_back(site);
-                --left[m_sites[site].kind];
+                --left[kind];
             } else if (gain < 0) {
-                open.emplace_back(gain, site);
+                open[kind].emplace_back(gain, site);
             }
         }
-        std::sort(open.begin(), open.end());
-        for (const auto& [gain, site] : open)
-            if (left[m_sites[site].kind]-- > 0) {
-                result.bound += gain;
-                result.kept.push_back(site);
+        for (std::size_t kind = 0; kind < left.size(); ++kind) {
+            auto& best = open[kind];
+            const auto most = static_cast<std::ptrdiff_t>(
+                std::min(best.size(), static_cast<std::size_t>(std::max(0, left[kind]))));
+            std::partial_sort(best.begin(), best.begin() + most, best.end());
+            for (auto at = best.begin(); at != best.begin() + most; ++at) {
+                result.bound += at->first;
+                result.kept.push_back(at->second);
             }
+        }
         return result;
     }
 
+    [[nodiscard]] bool isUnwanted() const {
+        return m_keepGoing && m_looks % kAskEvery == 0 &&
+               !m_keepGoing(static_cast<double>(m_looks) / static_cast<double>(m_most));
+    }
     [[nodiscard]] bool canBeat(double bound) const {
         if (m_problem.grain > 0)
             bound = std::ceil(bound / m_problem.grain - 1e-6) * m_problem.grain;
@@ -211,14 +232,15 @@ private:
         double scale = 1.5;
         int stuck = 0;
         for (int step = 0; step < steps; ++step) {
-            if (m_looks >= m_most) {
+            if (m_stopped || m_looks >= m_most || isUnwanted()) {
                 m_stopped = true;
                 m_lowest = std::min(m_lowest, floor);
                 return;
             }
             ++m_looks;
             auto now = relaxed(prices);
-            note(now.kept);
+            if (step % kNoteEvery == 0)
+                note(now.kept);
             if (now.bound > top.bound + kSlack) {
                 top = now;
                 best = prices;
@@ -232,17 +254,63 @@ private:
             }
             if (!canBeat(floor))
                 return;
-            if (!follow(prices, now, scale))
+            if (!follow(prices, now, scale)) {
+                note(now.kept); // everybody is served once: it costs what its bound says
                 break;
+            }
         }
-        const auto site = divide(top, best);
-        if (site == m_sites.size())
-            return;
-        for (const auto state : {State::Kept, State::Out}) {
-            m_state[site] = state;
-            branch(best, floor, kStepsBelow);
+        note(top.kept);
+        const auto fixed = fix(best);
+        const auto site = divide(top);
+        if (site == m_sites.size()) {
+            note(keptNow());
+        } else {
+            for (const auto state : {State::Kept, State::Out}) {
+                m_state[site] = state;
+                branch(best, floor, kStepsBelow);
+            }
+            m_state[site] = State::Free;
         }
-        m_state[site] = State::Free;
+        for (const auto one : fixed)
+            m_state[one] = State::Free;
+    }
+
+    // Decides what the bound decides at these prices: a site is out when having it, in place of the
+    // least of those kept, cannot be cheaper than the best that is known; it is kept when the next
+    // one in its place cannot. What was decided is given back, to be free again behind this node.
+    std::vector<std::size_t> fix(const std::vector<double>& prices) {
+        std::vector<std::size_t> fixed;
+        const auto now = relaxed(prices);
+        std::vector<bool> kept(m_sites.size());
+        for (const auto site : now.kept)
+            kept[site] = true;
+        for (std::size_t kind = 0; kind < m_problem.kinds.size(); ++kind) {
+            // The least gain among the free ones kept, the greatest of the others, and room.
+            double last = -std::numeric_limits<double>::infinity(), next = 0;
+            int room = m_problem.kinds[kind].places;
+            for (std::size_t site = 0; site < m_sites.size(); ++site) {
+                if (m_sites[site].kind != kind || m_state[site] == State::Out)
+                    continue;
+                room -= kept[site] ? 1 : 0;
+                if (m_state[site] == State::Free && kept[site])
+                    last = std::max(last, m_sites[site].gain);
+                else if (m_state[site] == State::Free)
+                    next = std::min(next, m_sites[site].gain);
+            }
+            if (room > 0)
+                last = next = 0; // one more has room anyway
+            for (std::size_t site = 0; site < m_sites.size(); ++site) {
+                if (m_sites[site].kind != kind || m_state[site] != State::Free)
+                    continue;
+                const double gain = m_sites[site].gain;
+                const double other = kept[site] ? now.bound - gain + next : now.bound - last + gain;
+                if (canBeat(other))
+                    continue;
+                m_state[site] = kept[site] ? State::Kept : State::Out;
+                fixed.push_back(site);
+            }
+        }
+        return fixed;
     }
 
     // Moves the prices along the subgradient; false when everybody is served exactly once.
@@ -263,23 +331,23 @@ private:
         return true;
     }
 
-    // The free site the relaxation wants most; m_sites.size() when everything is decided.
-    [[nodiscard]] std::size_t divide(const Relaxed& at, const std::vector<double>& prices) const {
+    // The free site the relaxation wants most, else one that has room; m_sites.size() when
+    // everything is decided.
+    [[nodiscard]] std::size_t divide(const Relaxed& top) const {
+        const auto left = placesLeft(keptNow());
         std::size_t found = m_sites.size();
         double most = std::numeric_limits<double>::infinity();
-        for (const auto site : at.kept)
-            if (m_state[site] == State::Free)
-                if (const double gain = reduced(*m_sites[site].costs, prices); gain < most) {
-                    most = gain;
-                    found = site;
-                }
+        for (const auto site : top.kept)
+            if (m_state[site] == State::Free && m_sites[site].gain < most) {
+                most = m_sites[site].gain;
+                found = site;
+            }
         if (found != m_sites.size())
             return found;
-        const auto left = placesLeft(keptNow());
         for (std::size_t site = 0; site < m_sites.size(); ++site)
             if (m_state[site] == State::Free && left[m_sites[site].kind] > 0)
                 return site;
-        return m_sites.size();
+        return found;
     }
     [[nodiscard]] Chosen keptNow() const {
         Chosen kept;
@@ -316,9 +384,11 @@ private:
 
     const MedianProblem& m_problem;
     long m_most;
+    const KeepGoing& m_keepGoing;
     std::size_t m_clients;
     std::vector<Site> m_sites;
     std::vector<State> m_state;
+    std::vector<std::vector<std::pair<double, std::size_t>>> m_open; // by kind, to be reused
     Chosen m_best;
     double m_bestCost = 0;
     double m_lowest = 0; // bound of what was left when the search stopped
@@ -328,8 +398,8 @@ private:
 
 } // namespace
 
-MedianPlan planMedians(const MedianProblem& problem, long most) {
-    return MedianSearch(problem, most).run();
+MedianPlan planMedians(const MedianProblem& problem, long most, const KeepGoing& keepGoing) {
+    return MedianSearch(problem, most, keepGoing).run();
 }
 
 } // namespace bslate

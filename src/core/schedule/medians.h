@@ -1,5 +1,7 @@
 #pragma once
 
+#include "core/base/keep_going.h"
+
 #include <cstddef>
 #include <vector>
 
@@ -38,7 +40,8 @@ struct MedianPlan {
 /// Branch and bound over what is kept, pruned by the Lagrangean relaxation of "everybody is served"
 /// (Fisher 1981; Cornuejols, Fisher, Nemhauser 1977), its multipliers moved along subgradients.
 /// Stops after `most` looks with the best it has and the bound that holds by then. The same
-/// problem gives the same plan everywhere.
-[[nodiscard]] MedianPlan planMedians(const MedianProblem& problem, long most = 20000);
+/// problem gives the same plan everywhere. `keepGoing` is asked now and then, and stops it as well.
+[[nodiscard]] MedianPlan planMedians(const MedianProblem& problem, long most = 20000,
+                                     const KeepGoing& keepGoing = {});
 
 } // namespace bslate

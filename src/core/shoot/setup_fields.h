@@ -102,7 +102,7 @@ struct Described<Setup> {
         written("bank", &Setup::bank, form::Whole{0, 100}, "&Bank", "from 1; 0: none"),
         spared("support", &Setup::support, form::Named<Support>{kSupportNames}, "S&upport",
                "unsaid: as the scene", 5),
-        spared("focus_by", &Setup::focusBy, form::Named<FocusBy>{kFocusNames}, "Focus &by",
+        spared("focus_by", &Setup::focusBy, form::Named<FocusBy>{kFocusNames}, "Focus b&y",
                "unsaid: as the scene", 5),
         spared("sound_by", &Setup::soundBy, form::Named<SoundBy>{kSoundNames}, "Soun&d from",
                "unsaid: as the scene", 5),

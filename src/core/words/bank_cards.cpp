@@ -67,7 +67,16 @@ CardList bankTable(const CameraPlan& plan, const BankPlan& now, const Threads& t
     return table;
 }
 
-std::string whyOf(const ControlUse& use, const Translator& translate) {
+std::string menuText(const std::vector<FunctionNeed>& list, const Translator& translate) {
+    std::string text;
+    for (const auto& need : list)
+        text += (text.empty() ? "" : ", ") + nameOf(need.function, translate);
+    return text;
+}
+
+} // namespace
+
+std::string reasonOf(const ControlUse& use, const Translator& translate) {
     switch (use.why) {
     case ControlWhy::Printed:
         return cardWord(translate, "printed on it");
@@ -84,15 +93,6 @@ std::string whyOf(const ControlUse& use, const Translator& translate) {
                            {{"between", use.need.between}, {"inside", use.need.inside}}},
                     translate);
 }
-
-std::string menuText(const std::vector<FunctionNeed>& list, const Translator& translate) {
-    std::string text;
-    for (const auto& need : list)
-        text += (text.empty() ? "" : ", ") + nameOf(need.function, translate);
-    return text;
-}
-
-} // namespace
 
 std::string handText(const std::vector<HandSetting>& byHand, const Translator& translate) {
     std::string text;
@@ -145,7 +145,7 @@ Card controlCardOf(const Shoot& shoot, const Camera& camera, const CameraPlan& p
         controls.lines.push_back(
             control.label + "\t" +
             (use.function ? nameOf(*use.function, translate) : std::string("\u2014")) + "\t" +
-            whyOf(use, translate) +
+            reasonOf(use, translate) +
             (control.perMode ? ", " + cardWord(translate, "in each mode anew") : std::string()));
     }
     card.lists.push_back(std::move(controls));

@@ -27,6 +27,9 @@ namespace bslate {
 [[nodiscard]] Card recordCardOf(const Shoot& shoot, const Camera& camera, const CameraPlan& plan,
                                 const Translator& translate = {});
 
+/// Why a control does what it does, "needed inside 3 takes, 2 times between".
+[[nodiscard]] std::string reasonOf(const ControlUse& use, const Translator& translate = {});
+
 /// "iris T2.8, white 4100 K": what the hand sets, with its values.
 [[nodiscard]] std::string handText(const std::vector<HandSetting>& byHand,
                                    const Translator& translate = {});

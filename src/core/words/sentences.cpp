@@ -115,6 +115,7 @@ constexpr Sentence kHands[] = {
     {"where-quick", "quick menu"},
     {"where-own", "own menu, page {page}"},
     {"where-menu", "menu"},
+    {"where-lens", "on the lens"},
     {"check-region", "region {region}"},
     {"why-region", "rates and lamps hang on it"},
     {"why-region-changes", "changed since the setup before: it {cost}"},

@@ -156,14 +156,14 @@ TEST(BanksVerdict, WhatSlipsAndWhatIsUnderTheHand) {
     for (auto& setup : shoot.setups)
         setup.bank = 1;
     const auto findings = judged(shoot);
-    expectSaid(found(findings, FindingId::SettingSlips), "white does not stay",
+    expectSaid(found(findings, FindingId::SettingSlips), "Does not stay: white",
                "When the camera is switched on it goes to auto; before 2A it is set again.");
     EXPECT_TRUE(found(findings, FindingId::SettingKnocked));
     const auto* moved = found(findings, FindingId::PrintedMoved);
     expectSaid(moved, "Wheel does not do what is printed on it",
                "It says compensation and does iris: a hand in a hurry believes the print.");
     expectCured(shoot, *moved);
-    expectSaid(found(findings, FindingId::EraseNear), "erase is within reach",
+    expectSaid(found(findings, FindingId::EraseNear), "Within reach: erase",
                "Bin sits beside Wheel, used for iris.");
     body.controls[1].place = ControlPlace::Left;
     EXPECT_FALSE(found(judged(shoot), FindingId::EraseNear));

@@ -99,8 +99,7 @@ TEST(Preroll, TakesCardsAndPowerFromTheDay) {
     shoot.kit.cards = {
         {"sd", "SD 128 GB", CardForm::Sd, DataSize(128e9), "V90", "UHS-II", 1.0, {}, 2, {}}};
     shoot.kit.cameras[0].cardSlots = {{"a", "slot 1", CardForm::Sd, "UHS-II", {}, {}}};
-    EXPECT_EQ(said(checksOf(shoot), "card"), "card SD 128 GB: 71 min left")
-        << "128 GB at 240 Mb/s";
+    EXPECT_EQ(said(checksOf(shoot), "card"), "card SD 128 GB: 71 min left") << "128 GB at 240 Mb/s";
     EXPECT_EQ(said(checksOf(shoot), "battery"), "battery full, the next one at hand");
     ShootDay day = dayOf(shoot, 1);
     day.takes = takesFromScenes(shoot, 1);

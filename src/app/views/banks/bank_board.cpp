@@ -15,9 +15,10 @@
 namespace bslate::app {
 namespace {
 
-constexpr double kLeft = 16, kGap = 8;
+constexpr double kLeft = 1, kGap = 8;
 constexpr double kSlateTop = 4, kSlateHeight = 100;
-constexpr double kLeastSlate = 118, kMostSlate = 220;
+constexpr double kLeastSlate = 132, kMostSlate = 220;
+constexpr double kUnusedSlate = 74; // where nothing is to be read but its label
 constexpr double kSetupWidth = 78, kSetupHeight = 32, kLeastPitch = 92;
 constexpr double kBelow = 66; // under a setup: what the hand does, and the day
 constexpr double kDragStart = 6;
@@ -74,16 +75,34 @@ void BankBoard::stepTarget(int by) {
 // Everything that fits side by side, else so that what is chosen is in view.
 void BankBoard::arrange() {
     const double room = width() - 2 * kLeft;
-    const double banks =
-        std::max<double>(1, static_cast<double>(m_planner.plan().problem.banks.size()));
-    m_slateWidth = std::clamp((room + kGap) / banks - kGap, kLeastSlate, kMostSlate);
+    const auto& written = m_planner.now().writtenAs;
+    const auto used = static_cast<double>(std::count_if(
+        written.begin(), written.end(), [](const auto& as) { return as.has_value(); }));
+    const double unused = static_cast<double>(written.size()) - used;
+    const double wide =
+        std::clamp((room + kGap - unused * (kUnusedSlate + kGap)) / std::max(1.0, used) - kGap,
+                   kLeastSlate, kMostSlate);
+    // An unused bank is as wide as the others where there is room for all of them.
+    const double even =
+        (room + kGap) / std::max<double>(1, static_cast<double>(written.size())) - kGap;
+    m_slates.clear();
+    double left = 0;
+    for (const auto& as : written) {
+        const double width = even >= kLeastSlate ? std::min(even, kMostSlate)
+                             : as                ? wide
+                                                 : kUnusedSlate;
+        m_slates.push_back({left, width});
+        left += width + kGap;
+    }
     const double setups = std::max<double>(1, static_cast<double>(m_order.size()));
     m_pitch = std::clamp(room / setups, kLeastPitch, 150.0);
     const auto shifted = [&](double wanted, double all) {
         return std::clamp(wanted - room / 2, 0.0, std::max(0.0, all - room));
     };
-    const double step = m_slateWidth + kGap;
-    m_slateShift = shifted((std::max(0, m_target) + 0.5) * step, banks * step);
+    const auto target = static_cast<std::size_t>(std::max(0, m_target));
+    m_slateShift = target < m_slates.size()
+                       ? shifted(m_slates[target].left + m_slates[target].width / 2, left - kGap)
+                       : 0;
     const auto chosen = m_planner.selected();
     const auto at = chosen ? std::find(m_order.begin(), m_order.end(), *chosen) : m_order.end();
     const double index =
@@ -92,8 +111,9 @@ void BankBoard::arrange() {
 }
 
 QRectF BankBoard::slateBox(int bank) const {
-    return {kLeft + bank * (m_slateWidth + kGap) - m_slateShift, kSlateTop, m_slateWidth,
-            kSlateHeight};
+    const auto at = static_cast<std::size_t>(bank);
+    const Slate slate = at < m_slates.size() ? m_slates[at] : Slate{};
+    return {kLeft + slate.left - m_slateShift, kSlateTop, slate.width, kSlateHeight};
 }
 
 QRectF BankBoard::setupBox(std::size_t setup) const {
@@ -149,13 +169,13 @@ BankBoard::Foot BankBoard::footOf(const Bank& bank, bool recalled) const {
         if (finding.id == FindingId::BankUnwritten)
             return {tr("not written yet"), Mark::None};
         if (finding.id == FindingId::BankLost)
-            return {tr("on the card: lost by then"), Mark::Lost};
+            return {tr("card: lost by then"), Mark::Lost};
     }
     const auto* record = findRecord(m_document.shoot(), m_planner.plan().problem.work.camera);
     const auto* written = record ? findWritten(*record, bank.label) : nullptr;
     if (written && recalled)
         return {tr("written %1").arg(toQt(written->when).mid(5)), Mark::None};
-    return {bank.place == BankPlace::Card ? tr("on the card") : QString(), Mark::None};
+    return {bank.place == BankPlace::Card ? tr("card") : QString(), Mark::None};
 }
 
 void BankBoard::paintSlate(QPainter& painter, int bank) const {

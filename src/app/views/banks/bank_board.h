@@ -64,7 +64,11 @@ private:
     const Style& m_style;
     std::vector<std::size_t> m_order; ///< setups as they first come up
     std::vector<int> m_day;           ///< by setup: its first day
-    double m_slateWidth = 160, m_pitch = 90;
+    struct Slate {
+        double left = 0, width = 0;
+    };
+    std::vector<Slate> m_slates;
+    double m_pitch = 90;
     double m_slateShift = 0, m_setupShift = 0; ///< when not all of them fit
     int m_target = -1;
     bool m_dragging = false;

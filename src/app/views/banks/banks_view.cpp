@@ -83,7 +83,7 @@ void BanksView::layOut() {
     m_title->setObjectName(QStringLiteral("banks-title"));
     m_summary->setObjectName(QStringLiteral("banks-summary"));
     m_cost->setObjectName(QStringLiteral("banks-cost"));
-    m_bank->setFixedWidth(48);
+    m_bank->setFixedWidth(64);
     m_bank->setPlaceholderText(tr("none"));
     auto* head = new QHBoxLayout;
     head->setSpacing(8);

@@ -3,6 +3,7 @@
 #include "app/document/text.h"
 #include "app/style/marks.h"
 #include "app/widgets/painted_access.h"
+#include "core/words/bank_cards.h"
 #include "core/words/body_words.h"
 
 #include <QHelpEvent>
@@ -17,26 +18,6 @@ namespace bslate::app {
 namespace {
 
 constexpr double kPlateGap = 8, kPlateHeight = 40, kLeastPlate = 128;
-
-QString whyText(const ControlUse& use) {
-    switch (use.why) {
-    case ControlWhy::Printed:
-        return ControlPlates::tr("printed on it");
-    case ControlWhy::Chosen:
-        return ControlPlates::tr("chosen by hand");
-    case ControlWhy::Needed:
-        return use.need.inside > 0
-                   ? ControlPlates::tr("needed inside %1 takes, %2 times between")
-                         .arg(use.need.inside)
-                         .arg(use.need.between)
-                   : ControlPlates::tr("needed %1 times between takes").arg(use.need.between);
-    case ControlWhy::Ready:
-        return ControlPlates::tr("ready, nothing here needs it");
-    case ControlWhy::Free:
-        break;
-    }
-    return ControlPlates::tr("nothing needed that it could take");
-}
 
 } // namespace
 
@@ -94,7 +75,7 @@ QString ControlPlates::wordsOf(int control) const {
     return tr("%1: %2, %3")
         .arg(toQt(camera->body.controls[use.control].label),
              use.function ? toQt(nameOf(*use.function, translator())) : tr("nothing"),
-             whyText(use));
+             toQt(reasonOf(use, translator())));
 }
 
 void ControlPlates::tell() {

@@ -11,6 +11,7 @@
 #include <QToolTip>
 
 #include <algorithm>
+#include <cmath>
 
 namespace bslate::app {
 namespace {
@@ -33,19 +34,50 @@ int PrerollList::count() const {
     return static_cast<int>(m_planner.checks().size());
 }
 
-int PrerollList::rows() const {
-    return (count() + 1) / 2;
+// Down the first column and then down the second, which is no longer than it.
+void PrerollList::arrange(int width) {
+    const double wide = (width - kColumnGap) / 2;
+    const double room = wide - kMarkSide - 16;
+    const QFontMetricsF metrics(Style::font(TextRole::Body));
+    std::vector<double> heights;
+    double all = 0;
+    for (const auto& check : m_planner.checks()) {
+        const QString text = toQt(reasonOf(check.text, translator()));
+        heights.push_back(metrics.horizontalAdvance(text) > room ? 2 * kCheckRow - 4 : kCheckRow);
+        all += heights.back();
+    }
+    m_boxes.clear();
+    m_height = 0;
+    double left = 0, y = 2, above = 0;
+    for (const double height : heights) {
+        if (left == 0 && above > 0 && above + height / 2 > all / 2) {
+            left = wide + kColumnGap;
+            y = 2;
+        }
+        m_boxes.emplace_back(left, y, wide, height);
+        y += height;
+        above += height;
+        m_height = std::max(m_height, y);
+    }
 }
 
 QSize PrerollList::sizeHint() const {
-    return {800, static_cast<int>(std::max(1, rows()) * kCheckRow) + 4};
+    return {800, static_cast<int>(std::max(kCheckRow, m_height)) + 4};
 }
 
 void PrerollList::refresh() {
     m_current = std::clamp(m_current, 0, std::max(0, count() - 1));
+    arrange(width());
     updateGeometry();
     tell();
     update();
+}
+
+void PrerollList::resizeEvent(QResizeEvent*) {
+    const double before = m_height;
+    arrange(width());
+    if (m_height != before)
+        updateGeometry();
 }
 
 void PrerollList::setCurrent(int check) {
@@ -56,10 +88,23 @@ void PrerollList::setCurrent(int check) {
 }
 
 QRectF PrerollList::rowBox(int check) const {
-    const double wide = (width() - kColumnGap) / 2;
-    const int row = rows() > 0 ? check % rows() : 0;
-    const int column = rows() > 0 ? check / rows() : 0;
-    return {column * (wide + kColumnGap), row * kCheckRow + 2, wide, kCheckRow};
+    const auto at = static_cast<std::size_t>(check);
+    return at < m_boxes.size() ? m_boxes[at] : QRectF();
+}
+
+int PrerollList::besideOf(int check, int by) const {
+    const QRectF own = rowBox(check);
+    int best = check;
+    double nearest = 1e9;
+    for (int i = 0; i < count(); ++i) {
+        const QRectF other = rowBox(i);
+        const double away = std::abs(other.center().y() - own.center().y());
+        if ((other.left() - own.left()) * by > 1 && away < nearest) {
+            nearest = away;
+            best = i;
+        }
+    }
+    return best;
 }
 
 QString PrerollList::wordsOf(int check) const {
@@ -127,7 +172,7 @@ void PrerollList::paintEvent(QPaintEvent*) {
                        : state == TickState::Stale ? t.marigold
                                                    : t.ink);
         painter.drawText(QRectF(left, row.top(), room, row.height()),
-                         Qt::AlignLeft | Qt::AlignVCenter, elided(text, painter.font(), room));
+                         int(Qt::AlignLeft) | int(Qt::AlignVCenter) | int(Qt::TextWordWrap), text);
         if (place.isEmpty() || wide + 24 > room)
             continue;
         painter.setFont(Style::font(TextRole::Secondary));
@@ -147,9 +192,9 @@ void PrerollList::keyPressEvent(QKeyEvent* event) {
     case Qt::Key_Down:
         return setCurrent(m_current + 1);
     case Qt::Key_Left:
-        return setCurrent(m_current - rows());
+        return setCurrent(besideOf(m_current, -1));
     case Qt::Key_Right:
-        return setCurrent(m_current + rows());
+        return setCurrent(besideOf(m_current, 1));
     case Qt::Key_Home:
         return setCurrent(0);
     case Qt::Key_End:

@@ -34,11 +34,13 @@ protected:
     void mousePressEvent(QMouseEvent* event) override;
     void focusInEvent(QFocusEvent* event) override;
     void focusOutEvent(QFocusEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
     bool event(QEvent* event) override;
 
 private:
     [[nodiscard]] int count() const;
-    [[nodiscard]] int rows() const; ///< of a column
+    [[nodiscard]] int besideOf(int check, int by) const; ///< in the other column
+    void arrange(int width);
     [[nodiscard]] QString wordsOf(int check) const;
     void paintMark(QPainter& painter, const QRectF& box, TickState state) const;
     void tell();
@@ -47,6 +49,8 @@ private:
     const ShootDocument& m_document;
     const Style& m_style;
     int m_current = 0;
+    std::vector<QRectF> m_boxes; ///< two lines high where a text needs them
+    double m_height = 0;
 };
 
 } // namespace bslate::app

@@ -144,7 +144,7 @@ void SceneEntry::preview() {
                                     tr("108lx, EV10.6 or overcast, dusk, office\u2026 \u00b7 day2 "
                                        "05:40 \u00b7 mute "
                                        "\u00b7 x4 \u00b7 T2.8-T4 \u00b7 tubes, dimmed 400Hz \u00b7 "
-                                       "&gt;EV14/40min when the light changes")));
+                                       "&gt;EV14/40min \u00b7 tripod, radio, facefocus")));
         return;
     }
     const auto line = parseSceneLine(fromQt(text));

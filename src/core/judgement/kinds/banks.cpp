@@ -44,14 +44,14 @@ std::span<const FindingKind> banks() {
          "{cost} by hand over the days; none were found that cost less, and {least} is the least "
          "it could be."},
         {FindingId::SettingSlips, "setting-slips", HelpPage::Banks, Topic::Camera, kKitEntry,
-         "{setting} does not stay", "{cause} it goes{to}; before {setups} it is set again."},
+         "Does not stay: {setting}", "{cause} it goes{to}; before {setups} it is set again."},
         {FindingId::SettingKnocked, "setting-knocked", HelpPage::Banks, Topic::Camera, kKitEntry,
-         "{setting} is easily knocked", "A loose dial: it is looked at before every take."},
+         "Easily knocked: {setting}", "A loose dial: it is looked at before every take."},
         {FindingId::PrintedMoved, "printed-moved", HelpPage::Banks, Topic::Camera, kCommonPractice,
          "{control} does not do what is printed on it",
          "It says {printed} and does {function}: a hand in a hurry believes the print."},
         {FindingId::EraseNear, "erase-near", HelpPage::Banks, Topic::Camera, kCommonPractice,
-         "{function} is within reach", "{control} sits beside {other}, used for {used}."},
+         "Within reach: {function}", "{control} sits beside {other}, used for {used}."},
     };
     return kKinds;
 }
