@@ -176,6 +176,39 @@ TEST_F(KitStep, RulesAreTypedAndAWrongOnePutsTheCursorOnItsLine) {
     EXPECT_EQ(after, before);
 }
 
+TEST_F(KitStep, BanksAndControlsAreTypedAndAWrongLineIsNamed) {
+    inSheet([&](CameraSheet& sheet) {
+        auto* body = sheet.findChild<QPlainTextEdit*>(QStringLiteral("camera-body"));
+        const QString before = body->toPlainText();
+        EXPECT_TRUE(
+            before.startsWith(QStringLiteral("bank 1 inside without focus, sound, controls")))
+            << before.toStdString();
+        for (const auto& [line, says] :
+             {std::pair("bank 1 card", "every label only once"),
+              std::pair("bank 2 inside holds", "at least one setting"),
+              std::pair("control Knob dial thumb", "a function that is printed on it")}) {
+            body->setPlainText(before + QLatin1Char('\n') + QString::fromLatin1(line));
+            EXPECT_TRUE(problem(sheet).contains(QString::fromLatin1(says)))
+                << problem(sheet).toStdString();
+            sheet.accept();
+            EXPECT_TRUE(sheet.isVisible() && body->isVisible());
+            EXPECT_EQ(body->textCursor().blockNumber(), body->blockCount() - 1);
+        }
+        body->setPlainText(before + QStringLiteral("\nbank 2 card holds rate, white\nown 2"));
+        EXPECT_EQ(sheet.findChild<QLineEdit*>(QStringLiteral("camera-banks"))->text(),
+                  QStringLiteral("1+1"));
+        sheet.accept();
+    });
+    auto before = *findCamera(kit(), "pip");
+    window->view<KitView>().describeCamera(QStringLiteral("pip"));
+    const auto after = *findCamera(kit(), "pip");
+    ASSERT_EQ(after.body.banks.size(), 2u);
+    EXPECT_EQ(after.body.banks[1].holds, (std::vector{BodySetting::Rate, BodySetting::White}));
+    EXPECT_EQ(after.banks, (BankCount{1, 1}));
+    EXPECT_EQ(after.body.ownMenu, 2);
+    EXPECT_EQ(after.body.controls, before.body.controls);
+}
+
 TEST_F(KitStep, DescribingKeepsWhatTheSheetDoesNotAsk) {
     const auto before = *findCamera(kit(), "tarn-6");
     inSheet([](CameraSheet& sheet) {

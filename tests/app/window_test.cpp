@@ -9,6 +9,7 @@
 #include "core/quantity/print.h"
 #include "io/json/shoot_json.h"
 
+#include <QCheckBox>
 #include <QClipboard>
 #include <QCloseEvent>
 #include <QComboBox>
@@ -18,6 +19,7 @@
 #include <QListWidget>
 #include <QMimeData>
 #include <QPushButton>
+#include <QSet>
 #include <QUrl>
 
 namespace bslate::app {
@@ -263,6 +265,46 @@ TEST_F(Window, TheSetupSheetChecksWhatIsTyped) {
     EXPECT_EQ(sheet.result().rate.perSecond, Rational(50, 1));
     EXPECT_EQ(sheet.result().shutter, setup().shutter) << "an angle stays an angle";
     EXPECT_TRUE(sheet.result().filters.empty()) << "ND cannot pay for light that is missing";
+}
+
+TEST_F(Window, TheSetupSheetSaysHowItIsHeldAndWhatIsLeftToTheCamera) {
+    SetupSheet sheet(window->document().shoot(), setup());
+    const auto choose = [&](const char* name, int index) {
+        auto* box = sheet.findChild<QComboBox*>(QLatin1String(name));
+        ASSERT_TRUE(box) << name;
+        box->setCurrentIndex(index);
+    };
+    choose("sheet-support", static_cast<int>(Support::Hand));
+    choose("sheet-stabiliser", static_cast<int>(Stabiliser::Off));
+    choose("sheet-focus-by", static_cast<int>(FocusBy::Faces));
+    choose("sheet-sound", static_cast<int>(SoundBy::Wired));
+    sheet.findChild<QCheckBox*>(QStringLiteral("sheet-wireless"))->setChecked(true);
+    auto* automatics = sheet.findChild<QLineEdit*>(QStringLiteral("sheet-automatics"));
+    auto* problem = sheet.findChild<QLabel*>(QStringLiteral("sheet-problem"));
+    automatics->setText(QStringLiteral("iso 3200-800"));
+    sheet.accept();
+    EXPECT_TRUE(problem->text().contains(QStringLiteral("iso 800-3200"))) << "as it is typed";
+    EXPECT_EQ(sheet.result().support, Support::Unsaid) << "nothing is taken over half";
+    automatics->setText(QStringLiteral("iso 800-3200"));
+    sheet.accept();
+    const auto after = sheet.result();
+    EXPECT_EQ(after.support, Support::Hand);
+    EXPECT_EQ(after.stabiliser, Stabiliser::Off);
+    EXPECT_EQ(after.focusBy, FocusBy::Faces);
+    EXPECT_EQ(after.soundBy, SoundBy::Wired);
+    EXPECT_TRUE(after.wireless);
+    EXPECT_EQ(after.automatics, (std::vector<LeftAutomatic>{{AutomaticKind::Iso, 800.0, 3200.0}}));
+    // No two fields of the sheet listen to the same access key.
+    QSet<QChar> keys;
+    for (auto* label : sheet.findChildren<QLabel*>()) {
+        const auto at = label->text().indexOf(QLatin1Char('&'));
+        if (at < 0 || !label->buddy())
+            continue;
+        const QChar letter = label->text().at(at + 1).toLower();
+        EXPECT_FALSE(keys.contains(letter)) << label->text().toStdString();
+        keys.insert(letter);
+    }
+    EXPECT_GT(keys.size(), 10);
 }
 
 // ---- Brief

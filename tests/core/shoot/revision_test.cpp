@@ -15,7 +15,7 @@ namespace {
 void disturb(Shoot& shoot, Random& chance) {
     const auto pick = [&](std::size_t size) { return chance.next() % size; };
     const auto fresh = std::to_string(chance.next());
-    switch (pick(9)) {
+    switch (pick(11)) {
     case 0:
         shoot.title += "!";
         break;
@@ -45,6 +45,19 @@ void disturb(Shoot& shoot, Random& chance) {
         day.number = 1 + static_cast<int>(pick(5));
         std::erase_if(shoot.plan, [&](const ShootDay& own) { return own.number == day.number; });
         shoot.plan.push_back(day);
+        break;
+    }
+    case 8:
+        shoot.setups[pick(shoot.setups.size())].ticks.push_back(
+            {"hand-iris", fresh, "2026-05-01 07:40"});
+        break;
+    case 9: {
+        const std::string camera = pick(2) ? "angles" : "times";
+        std::erase_if(shoot.records, [&](const auto& own) { return own.id == camera; });
+        CameraRecord record;
+        record.id = camera;
+        record.banks = {{"1", "2026-05-01 07:40", "s", {{"white", fresh}}, {}}};
+        shoot.records.push_back(record);
         break;
     }
     default:

@@ -54,6 +54,50 @@ TEST(KitJson, ThirdStopTimesAreWrittenByTheirName) {
     EXPECT_EQ(readBack(writeKit(kit)).cameras[1].shutter, kit.cameras[1].shutter);
 }
 
+TEST(KitJson, ABodyComesWithVersionFiveAndStaysAsItIs) {
+    Kit kit = sample::shoot().kit;
+    auto& body = kit.cameras[0].body;
+    Bank bank;
+    bank.label = "C";
+    bank.place = BankPlace::Card;
+    bank.holds = {BodySetting::Rate};
+    bank.locked = true;
+    bank.extra.json = R"({"colour":"red"})";
+    body.banks = {bank};
+    body.slips = {{BodySetting::White, SlipCause::Knock, "5600 K", {}}};
+    body.automatics = {{AutomaticKind::PowerOff, "Setup 2", "", {}}};
+    body.controls = {{"Wheel",
+                      ControlPlace::Thumb,
+                      ControlKind::Ring,
+                      Function::Iris,
+                      {Function::White},
+                      Function::White,
+                      true,
+                      {}}};
+    body.quickMenu = 4;
+    body.ownMenu = 2;
+    body.facts = {"2.10", "50 Hz", "set"};
+    countBanks(kit.cameras[0]);
+    EXPECT_EQ(kit.cameras[0].banks, (BankCount{0, 1}));
+    EXPECT_EQ(readBack(writeKit(kit)), kit);
+    // A count beside banks that are described is counted anew.
+    auto json = Json::parse(writeKit(kit));
+    json["cameras"][0]["banks"]["internal"] = 9;
+    EXPECT_EQ(readBack(json.dump()).cameras[0].banks, (BankCount{0, 1}));
+    // Files of version 4 know nothing of it.
+    json["version"] = 4;
+    const auto older = readBack(json.dump());
+    EXPECT_TRUE(older.cameras[0].body.banks.empty());
+    EXPECT_TRUE(older.cameras[0].body.controls.empty());
+    EXPECT_EQ(older.cameras[0].banks, (BankCount{9, 1}));
+    // A bank that does not say what it holds holds everything.
+    json["version"] = 5;
+    json["cameras"][0]["each_bank"] = Json::parse(R"([{"label":"1"}])");
+    const auto all = readBack(json.dump());
+    EXPECT_EQ(all.cameras[0].body.banks[0].holds.size(), kBankSettings.size());
+    EXPECT_EQ(all.cameras[0].body.banks[0].place, BankPlace::Inside);
+}
+
 TEST(KitJson, OptionalKeysHaveTheirDefaults) {
     auto json = Json::parse(writeKit(sample::shoot().kit));
     auto& camera = json["cameras"][0];
@@ -129,6 +173,26 @@ const Broken kBroken[] = {
      ErrorCode::OutOfRange},
     {"SlotBus", "/cameras/0/slots", R"([{"id":"a","name":"A","form":"sd","bus":"CFexpress B"}])",
      ErrorCode::WrongType},
+    {"BankHoldsNothing", "/cameras/0/each_bank", R"([{"label":"1","holds":[]}])",
+     ErrorCode::OutOfRange},
+    {"BankHoldsTheIris", "/cameras/0/each_bank", R"([{"label":"1","holds":["iris"]}])",
+     ErrorCode::WrongType},
+    {"BankWithoutLabel", "/cameras/0/each_bank", R"([{"label":""}])", ErrorCode::EmptyText},
+    {"BankLabelTwice", "/cameras/0/each_bank", R"([{"label":"1"},{"label":"1"}])",
+     ErrorCode::OutOfRange},
+    {"ControlForNothing", "/cameras/0/controls",
+     R"([{"label":"Top","place":"top","kind":"button"}])", ErrorCode::OutOfRange},
+    {"ControlElsewhere", "/cameras/0/controls",
+     R"([{"label":"Top","place":"roof","kind":"button","printed":"record"}])",
+     ErrorCode::WrongType},
+    {"ControlLabelTwice", "/cameras/0/controls",
+     R"([{"label":"A","place":"top","kind":"button","printed":"record"},
+         {"label":"A","place":"top","kind":"button","printed":"play"}])",
+     ErrorCode::OutOfRange},
+    {"SlipCause", "/cameras/0/slips", R"([{"setting":"white","cause":"age"}])",
+     ErrorCode::WrongType},
+    {"Automatic", "/cameras/0/automatics", R"([{"kind":"pilot"}])", ErrorCode::WrongType},
+    {"QuickMenu", "/cameras/0/quick_menu", "41", ErrorCode::OutOfRange},
     {"CardClass", "/cards",
      R"([{"id":"a","name":"A","form":"sd","capacity":"64 GB","speed_class":"V99","bus":"UHS-I"}])",
      ErrorCode::WrongType},

@@ -115,12 +115,10 @@ void BanksView::layOut() {
     column->addWidget(secondaryLabel(
         tr("\u25c2 \u25b8 setup   \u25b4 \u25be bank   Return put it there   B best   W written   "
            "E note settings   D what differs   Space tick   P print")));
-    head->addWidget([this] {
-        auto* more = new MoreButton("banks-more");
-        more->setMinimumWidth(64);
-        return more;
-    }());
-    addMore();
+    auto* more = new MoreButton("banks-more");
+    more->setMinimumWidth(64);
+    head->addWidget(more);
+    addMore(*more);
 }
 
 void BanksView::layOutLower() {
@@ -148,26 +146,25 @@ void BanksView::layOutLower() {
     lower->setAutoFillBackground(false);
 }
 
-void BanksView::addMore() {
-    auto* more = findChild<MoreButton*>(QStringLiteral("banks-more"));
+void BanksView::addMore(MoreButton& more) {
     const auto sheet = [this](const char* name) {
         return [this, name] { emit sheetRequested(QLatin1String(name)); };
     };
     constexpr const char* kNames[] = {"banks-speed", "banks-look", "banks-scene"};
     for (const auto school : kBankSchools)
-        more->entry(
+        more.entry(
             tr("%1\t%2").arg(toQt(nameOf(school, translator()))).arg(static_cast<int>(school) + 1),
             kNames[static_cast<int>(school)], [this, school] { m_actions.putSchool(school); });
-    more->menu()->addSeparator();
-    more->entry(tr("&Banks as a card\u2026\tK"), "banks-card", sheet("bank-card"));
-    more->entry(tr("&Controls as a card\u2026\tC"), "banks-controls", sheet("control-card"));
-    more->entry(tr("&Pre-roll as a card\u2026\tP"), "banks-preroll", sheet("preroll-card"));
-    more->entry(tr("A &known starting point\u2026"), "banks-starting", sheet("starting-card"));
-    more->menu()->addSeparator();
-    more->entry(tr("What &differs\u2026\tD"), "banks-differs", sheet("record-card"));
-    more->entry(tr("&Note other settings\u2026\tE"), "banks-note", [this] { editRecord(); });
-    more->entry(tr("&Read a record\u2026"), "banks-read", [this] { askReadRecord(); });
-    more->entry(tr("&Write the record\u2026"), "banks-write", [this] { askWriteRecord(); });
+    more.menu()->addSeparator();
+    more.entry(tr("&Banks as a card\u2026\tK"), "banks-card", sheet("bank-card"));
+    more.entry(tr("&Controls as a card\u2026\tC"), "banks-controls", sheet("control-card"));
+    more.entry(tr("&Pre-roll as a card\u2026\tP"), "banks-preroll", sheet("preroll-card"));
+    more.entry(tr("A &known starting point\u2026"), "banks-starting", sheet("starting-card"));
+    more.menu()->addSeparator();
+    more.entry(tr("What &differs\u2026\tD"), "banks-differs", sheet("record-card"));
+    more.entry(tr("&Note other settings\u2026\tE"), "banks-note", [this] { editRecord(); });
+    more.entry(tr("&Read a record\u2026"), "banks-read", [this] { askReadRecord(); });
+    more.entry(tr("&Write the record\u2026"), "banks-write", [this] { askWriteRecord(); });
 }
 
 void BanksView::wire() {

@@ -15,6 +15,8 @@ class QScrollArea;
 
 namespace bslate::app {
 
+class MoreButton;
+
 /// The Banks step: what the memories of a camera hold for its setups, what its controls do, and
 /// what is checked before a setup rolls. One camera at a time, that of the chosen setup.
 class BanksView : public StepView {
@@ -53,7 +55,7 @@ private:
     void layOut();
     void layOutLower();
     void wire();
-    void addMore();
+    void addMore(MoreButton& more);
     void refresh();
     void stepSetup(int by);
     void stepCamera(int by);

@@ -250,6 +250,11 @@ void CameraSheet::preview() {
         m_problem->setText(messageOf(camera.error()));
         return;
     }
+    // Where each bank is described they are counted, not typed.
+    const bool each = !camera->body.banks.empty();
+    m_banks->setReadOnly(each);
+    if (each)
+        m_banks->setText(textOf(*camera).banks);
     m_problem->setText(tr("modes: %1, sensor areas: %2, codecs: %3")
                            .arg(camera->modes.size())
                            .arg(camera->areas.size())
