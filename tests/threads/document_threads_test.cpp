@@ -1,5 +1,6 @@
 // The document is edited while threads save, judge and plan what it was: what they read must never
 // be written to. Built under the thread sanitizer too (preset tsan).
+#include "app/document/bank_planner.h"
 #include "app/document/day_planner.h"
 #include "app/document/file_keeper.h"
 #include "app/document/shoot_document.h"
@@ -19,9 +20,9 @@
 namespace bslate::app {
 namespace {
 
-class Threads : public ::testing::Test {
+class DocumentThreads : public ::testing::Test {
 protected:
-    Threads()
+    DocumentThreads()
         : settings(folder.filePath(QStringLiteral("settings.ini")), QSettings::IniFormat)
         , files(document, settings, folder.path()) {
         auto demo = io::loadShoot(sample::root() / "data/demo/slack-water.bslate");
@@ -54,7 +55,7 @@ protected:
     FileKeeper files;
 };
 
-TEST_F(Threads, EditingWhileAutosavesAreWritten) {
+TEST_F(DocumentThreads, EditingWhileAutosavesAreWritten) {
     for (int step = 0; step < 60; ++step) {
         edit(step);
         files.startAutosave();
@@ -71,7 +72,7 @@ TEST_F(Threads, EditingWhileAutosavesAreWritten) {
     EXPECT_EQ(kept->setups, document.shoot().setups);
 }
 
-TEST_F(Threads, SavingWhileAnAutosaveIsWritten) {
+TEST_F(DocumentThreads, SavingWhileAnAutosaveIsWritten) {
     const QString path = folder.filePath(QStringLiteral("saved.bslate"));
     for (int step = 0; step < 20; ++step) {
         edit(step);
@@ -87,7 +88,7 @@ TEST_F(Threads, SavingWhileAnAutosaveIsWritten) {
     EXPECT_TRUE(files.leftovers(path).isEmpty()) << "what was saved needs no autosave";
 }
 
-TEST_F(Threads, EditingWhileADayIsPlanned) {
+TEST_F(DocumentThreads, EditingWhileADayIsPlanned) {
     DayPlanner planner(document);
     planner.setActive(true);
     for (int step = 0; step < 25; ++step) {
@@ -104,7 +105,27 @@ TEST_F(Threads, EditingWhileADayIsPlanned) {
     EXPECT_FALSE(planner.findings().empty());
 }
 
-TEST_F(Threads, EditingWhileSetupsAreJudged) {
+TEST_F(DocumentThreads, EditingWhileBanksArePlanned) {
+    BankPlanner planner(document);
+    planner.setActive(true);
+    for (int step = 0; step < 30; ++step) {
+        edit(step);
+        document.select(toQt(document.shoot().setups[static_cast<std::size_t>(step) % 8].id));
+        turn();
+        if (step % 4 == 3)
+            planner.settle();
+    }
+    planner.settle();
+    ASSERT_TRUE(planner.isSettled());
+    const auto fresh = planCamera(document.shoot(), *planner.camera());
+    EXPECT_EQ(planner.plan().best.plan.cost, fresh.best.plan.cost);
+    EXPECT_EQ(planner.now(), planWith(fresh.problem, threadsOf(fresh.problem, document.shoot())));
+    EXPECT_EQ(planner.findings().size(),
+              judgeBanks(document.shoot(), *planner.camera(), fresh).size());
+    EXPECT_FALSE(planner.checks().empty());
+}
+
+TEST_F(DocumentThreads, EditingWhileSetupsAreJudged) {
     std::vector<std::string> ids;
     for (const auto& setup : document.shoot().setups)
         ids.push_back(setup.id);

@@ -3,6 +3,7 @@
 #include "core/banks/bank_record.h"
 #include "core/banks/preroll_media.h"
 #include "core/facts/evaluate.h"
+#include "core/facts/focus_limits.h"
 #include "core/facts/sound_reference.h"
 #include "core/kit/body_fields.h"
 #include "core/quantity/print.h"
@@ -173,6 +174,45 @@ void automatics(Preroll& p) {
               {}, spell({one}));
 }
 
+// What focuses, and what weakens it here.
+void focusMode(Preroll& p) {
+    const auto& focus = p.own().settings[BodySetting::Focus];
+    const bool none = p.at.cell.hasCost(CostKind::Focus);
+    const auto limits = focusLimitsOf(p.context, p.at);
+    if ((!focus || (p.byHand(BodySetting::Focus) && limits.empty())) && !none)
+        return;
+    constexpr std::string_view kWhy[] = {"why-focus-rate", "why-focus-bright", "why-focus-nd",
+                                         "why-focus-wireless"};
+    const bool hand = none || *focus == "by hand";
+    p.add("focus", {none ? "check-focus-hand" : "check-focus", {{"focus", focus.value_or("")}}},
+          {none              ? kWhy[0]
+           : !limits.empty() ? kWhy[static_cast<int>(limits.front())]
+           : hand            ? "why-focus-hand"
+                             : "why-focus",
+           {{"rate", p.context.setup->rate}}},
+          p.where(Function::Focus), hand ? "by hand" : *focus);
+}
+
+// Controls that are assigned in each mode anew, where no bank brings them.
+void controlsOfTheMode(Preroll& p) {
+    const auto* bank = p.bank();
+    if (bank && holds(*bank, BodySetting::Controls))
+        return;
+    std::string labels;
+    ReasonList functions;
+    for (const auto& use : p.camera.controls.uses) {
+        const auto& control = p.body().controls[use.control];
+        if (!control.perMode || !use.function || use.why == ControlWhy::Printed)
+            continue;
+        labels += (labels.empty() ? "" : ", ") + control.label;
+        functions.all.push_back({"function", {{"function", *use.function}}});
+    }
+    if (!labels.empty())
+        p.add("controls", {"check-controls", {{"labels", labels}, {"functions", functions}}},
+              {"why-controls", {{"mode", p.context.mode->name}}}, Reason{"where-menu", {}},
+              p.context.mode->id + " " + labels);
+}
+
 void optics(Preroll& p) {
     const auto& setup = *p.context.setup;
     if (p.context.lens) {
@@ -188,12 +228,7 @@ void optics(Preroll& p) {
               {*p.handling.stabiliser ? "check-stabiliser-on" : "check-stabiliser-off", {}},
               {*p.handling.stabiliser ? "why-stabiliser-on" : "why-stabiliser-off", {}},
               p.where(Function::Stabiliser), *p.handling.stabiliser ? "on" : "off");
-    const auto& focus = p.own().settings[BodySetting::Focus];
-    const bool weak = p.at.cell.hasCost(CostKind::Focus);
-    if ((focus && !p.byHand(BodySetting::Focus)) || weak)
-        p.add("focus", {weak ? "check-focus-hand" : "check-focus", {{"focus", focus.value_or("")}}},
-              {weak ? "why-focus-rate" : "why-focus", {{"rate", setup.rate}}},
-              p.where(Function::Focus), weak ? "by hand" : *focus);
+    focusMode(p);
 }
 
 void picture(Preroll& p) {
@@ -260,8 +295,8 @@ std::vector<Check> prerollOf(const Shoot& shoot, const Setup& setup, const Camer
               static_cast<std::size_t>(own - setups.begin()),
               handlingOf(*context->scene, setup)};
     p.checks = mediaChecks(*context, at, camera, day);
-    for (const auto part :
-         {regionAndClock, recall, handSettings, slips, automatics, optics, picture, sound})
+    for (const auto part : {regionAndClock, recall, handSettings, controlsOfTheMode, slips,
+                            automatics, optics, picture, sound})
         part(p);
     return std::move(p.checks);
 }

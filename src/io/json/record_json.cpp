@@ -7,6 +7,16 @@ namespace bslate::io {
 
 namespace {
 constexpr const char* kRecordFormat = "bright-slate-record";
+
+// The library that writes JSON knows.
+bool isUtf8(std::string_view text) {
+    try {
+        (void)Json(text).dump(-1, ' ', false, Json::error_handler_t::strict);
+        return true;
+    } catch (const Json::exception&) {
+        return false;
+    }
+}
 } // namespace
 
 Result<CameraRecord> readRecord(std::string_view text, const std::string& file,
@@ -42,6 +52,8 @@ Result<CameraRecord> readAnyRecord(std::string_view text, const std::string& fil
     const auto first = text.find_first_not_of(" \t\r\n\xEF\xBB\xBF");
     if (first != std::string_view::npos && text[first] == '{')
         return readRecord(text, file, camera);
+    if (!isUtf8(text))
+        return Error{ErrorCode::WrongFormat, file, {}, {}, "text in UTF-8"};
     auto record = readRecordCsv(text, camera);
     if (record)
         return record;

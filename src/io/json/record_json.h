@@ -16,7 +16,8 @@ inline constexpr int kRecordVersion = 1;
                                               std::string_view camera = {});
 [[nodiscard]] std::string writeRecord(const CameraRecord& record);
 
-/// A record by its file: CSV, or JSON when the text begins with a brace.
+/// A record by its file: CSV, or JSON when the text begins with a brace. WrongFormat for bytes that
+/// are no UTF-8.
 [[nodiscard]] Result<CameraRecord> readAnyRecord(std::string_view text, const std::string& file,
                                                  std::string_view camera = {});
 

@@ -1,6 +1,7 @@
 #include "io/text/record_csv.h"
 
-#include "core/kit/body_fields.h"
+#include "core/base/field_check.h"
+#include "core/shoot/record_fields.h"
 
 #include <algorithm>
 #include <array>
@@ -184,6 +185,8 @@ Result<CameraRecord> readRecordCsv(std::string_view text, std::string_view camer
             return outcome.error();
     if (record.id.empty())
         return recordFault(ErrorCode::EmptyText, rows.line(), {}, "at least one setting");
+    if (const auto fault = faultIn(record)) // what no shoot could hold
+        return Error{fault->code, {}, fault->place, shortened(fault->got), fault->expected};
     return record;
 }
 

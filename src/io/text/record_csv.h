@@ -15,7 +15,8 @@ namespace bslate::io {
 /// Reads the same; a heading names the columns in any order, separated by commas, semicolons or
 /// tabs, `#` begins a comment. Fails with "line 3" and what was expected: a missing or unknown
 /// column, a line without setting or value, a moment that is none, another camera than `camera`
-/// (when that is not empty), more than kMostRecordLines lines of a bank, nothing at all.
+/// (when that is not empty), more than kMostRecordLines lines of a bank, a text longer than
+/// a shoot holds, nothing at all.
 [[nodiscard]] Result<CameraRecord> readRecordCsv(std::string_view text,
                                                  std::string_view camera = {});
 

@@ -77,6 +77,30 @@ TEST(Preroll, GoesOverTheCameraInOneOrder) {
     EXPECT_TRUE(checksOf(shoot, 0).size() > 5);
 }
 
+TEST(Preroll, TheCamerasFocusAndControlsOfAModeAreLookedAt) {
+    Shoot shoot = sample::bankShoot({sample::bank("1", {BodySetting::Controls})});
+    shoot.setups[0].bank = 1;
+    EXPECT_FALSE(check(checksOf(shoot), "focus")) << "nobody said who focuses";
+    shoot.scenes[0].focusBy = FocusBy::Hand;
+    EXPECT_EQ(why(checksOf(shoot), "focus"), "the scene wants the hand");
+    shoot.scenes[0].focusBy = FocusBy::Faces;
+    EXPECT_EQ(said(checksOf(shoot), "focus"), "focus faces");
+    EXPECT_EQ(why(checksOf(shoot), "focus"), "the mode focuses as the scene wants it");
+    shoot.setups[0].filters = {"nd18"}; // 6 stops
+    EXPECT_EQ(why(checksOf(shoot), "focus"),
+              "strong ND leaves it little light: try it before the take");
+    shoot.kit.cameras[0].modes[0].autofocus = false;
+    EXPECT_EQ(said(checksOf(shoot), "focus"), "focus by hand");
+    EXPECT_EQ(why(checksOf(shoot), "focus"), "the mode does not focus by itself at 24");
+    auto& body = shoot.kit.cameras[0].body;
+    body.controls = {
+        {"Top 1", ControlPlace::Top, ControlKind::Button, {}, {Function::Zebra}, {}, true, {}}};
+    EXPECT_EQ(said(checksOf(shoot), "controls"), "Top 1 as zebra");
+    EXPECT_EQ(why(checksOf(shoot), "controls"), "assigned in each mode anew, so in main too");
+    body.banks[0].holds.push_back(BodySetting::Controls);
+    EXPECT_FALSE(check(checksOf(shoot), "controls")) << "the bank brings them";
+}
+
 TEST(Preroll, SoundStandsWhereTheStandardsPutIt) {
     // EBU R 68: alignment -18 dBFS, permitted peaks -9; SMPTE RP 155: reference -20 dBFS.
     EXPECT_EQ(soundReferenceFor(Hertz(50)).tone, -18);

@@ -88,6 +88,12 @@ TEST(RecordJson, ComesBackWithWhatItDoesNotKnow) {
     later.replace(later.find("\"version\": 1"), 12, "\"version\": 2");
     EXPECT_EQ(io::readRecord(later, "r.json").error().code, ErrorCode::NewerVersion);
     EXPECT_EQ(io::readAnyRecord("nothing", "r.csv").error().file, "r.csv");
+    // What a shoot could not hold, or not write again, is no record.
+    const std::string head = "camera,setting,value\ntarn-6,white,";
+    EXPECT_EQ(io::readAnyRecord(head + "\xD4\xD3\n", "r.csv").error().expected, "text in UTF-8");
+    const auto longer = io::readAnyRecord(head + std::string(1001, 'x') + "\n", "r.csv");
+    ASSERT_FALSE(longer.ok());
+    EXPECT_EQ(longer.error().code, ErrorCode::OutOfRange);
 }
 
 } // namespace

@@ -1,4 +1,5 @@
 #include "core/advice/offer.h"
+#include "core/facts/focus_limits.h"
 #include "core/judgement/rules/rules.h"
 #include "core/kit/body_fields.h"
 #include "core/shoot/handling_of.h"
@@ -9,14 +10,6 @@
 namespace bslate::rules {
 namespace {
 
-// Common practice, no source: from here on a body's own focus is known to suffer.
-constexpr Stops kBrightForFocus{1.5}; // grey over its nominal place
-constexpr Stops kDarkForFocus{5.9};   // of ND
-
-bool focusesItself(FocusBy focus) {
-    return focus == FocusBy::Continuous || focus == FocusBy::Faces;
-}
-
 // A setup's own word for what is wrong; kept when the changed setup can be evaluated.
 template<class Change>
 void offerHand(const Case& now, Finding& finding, RemedyId id, Facts facts, Change change) {
@@ -24,6 +17,11 @@ void offerHand(const Case& now, Finding& finding, RemedyId id, Facts facts, Chan
     change(*edit.setup);
     offer(now, finding.remedies, Remedy{id, std::move(facts), std::move(edit)},
           [](const Evaluation&) { return true; });
+}
+
+void offerWirelessOff(const Case& now, Finding& finding) {
+    offerHand(now, finding, RemedyId::WirelessOff, {},
+              [](Setup& setup) { setup.wireless = false; });
 }
 
 Reason supportName(Support support) {
@@ -67,41 +65,45 @@ static void stabiliserAgainstSupport(const Case& now, Findings& out) {
 
 static void wirelessAndRadio(const Case& now, Findings& out) {
     const auto handling = handlingOf(*now.context.scene, *now.context.setup);
-    if (!now.context.setup->wireless)
+    if (!now.context.setup->wireless || handling.sound != SoundBy::Radio)
         return;
-    const auto warn = [&](FindingId id) {
-        Finding finding{id, Severity::Caution, {}};
-        offerHand(now, finding, RemedyId::WirelessOff, {},
-                  [](Setup& setup) { setup.wireless = false; });
-        out.push_back(std::move(finding));
-    };
-    if (handling.sound == SoundBy::Radio)
-        warn(FindingId::WirelessNearRadio);
-    if (focusesItself(handling.focus))
-        warn(FindingId::FocusWireless);
+    Finding finding{FindingId::WirelessNearRadio, Severity::Caution, {}};
+    offerWirelessOff(now, finding);
+    out.push_back(std::move(finding));
 }
 
 static void focusOfTheCamera(const Case& now, Findings& out) {
     const auto focus = handlingOf(*now.context.scene, *now.context.setup).focus;
-    if (!focusesItself(focus))
-        return;
-    const auto warn = [&](FindingId id, Severity severity, Facts facts) {
-        Finding finding{id, severity, std::move(facts)};
-        offerHand(now, finding, RemedyId::FocusByHand, {},
-                  [](Setup& setup) { setup.focusBy = FocusBy::Hand; });
+    for (const auto limit : focusLimitsOf(now.context, now.at)) {
+        Finding finding{FindingId::FocusWanted, Severity::Caution, {}};
+        switch (limit) {
+        case FocusLimit::Rate:
+            finding.severity = Severity::Fault;
+            finding.facts = {
+                {"mode", now.context.mode->name},
+                {"rate", now.context.setup->rate},
+                {"focus",
+                 ReasonList{{{focus == FocusBy::Faces ? "dial-faces" : "dial-continuous", {}}}}}};
+            break;
+        case FocusLimit::Bright:
+            finding.id = FindingId::FocusBright;
+            finding.facts = {{"grey", *now.at.grey}};
+            break;
+        case FocusLimit::Nd:
+            finding.id = FindingId::FocusThroughNd;
+            finding.facts = {{"nd", now.context.ndLoss}};
+            break;
+        case FocusLimit::Wireless:
+            finding.id = FindingId::FocusWireless;
+            break;
+        }
+        if (limit == FocusLimit::Wireless)
+            offerWirelessOff(now, finding);
+        else
+            offerHand(now, finding, RemedyId::FocusByHand, {},
+                      [](Setup& setup) { setup.focusBy = FocusBy::Hand; });
         out.push_back(std::move(finding));
-    };
-    if (now.at.cell.hasCost(CostKind::Focus))
-        return warn(
-            FindingId::FocusWanted, Severity::Fault,
-            {{"mode", now.context.mode->name},
-             {"rate", now.context.setup->rate},
-             {"focus",
-              ReasonList{{{focus == FocusBy::Faces ? "dial-faces" : "dial-continuous", {}}}}}});
-    if (now.at.grey && *now.at.grey >= kBrightForFocus)
-        warn(FindingId::FocusBright, Severity::Caution, {{"grey", *now.at.grey}});
-    if (now.context.ndLoss >= kDarkForFocus)
-        warn(FindingId::FocusThroughNd, Severity::Caution, {{"nd", now.context.ndLoss}});
+    }
 }
 
 static void automaticsLeft(const Case& now, Findings& out) {
