@@ -11,7 +11,7 @@
 #include <QPageSize>
 #include <QPdfWriter>
 
-#include <utility>
+#include <algorithm>
 
 namespace bslate::app {
 namespace {
@@ -87,20 +87,33 @@ private:
         return y + 6;
     }
 
-    // Where each column begins: after the widest cell of the one before it.
-    static std::vector<double> columnsOf(const std::vector<std::string>& lines, const QFont& font) {
+    // Where each column begins and the last one ends: as wide as their widest cells, and where that
+    // is too much the widest ones give, and wrap.
+    [[nodiscard]] std::vector<double> columnsOf(const std::vector<std::string>& lines,
+                                                const QFont& font) const {
         const QFontMetricsF metrics(font);
         std::vector<double> widths;
         for (const auto& line : lines) {
             const auto cells = cellsOf(line);
             widths.resize(std::max(widths.size(), cells.size()));
-            for (std::size_t i = 0; i + 1 < cells.size(); ++i)
+            for (std::size_t i = 0; i < cells.size(); ++i)
                 widths[i] = std::max(widths[i], metrics.horizontalAdvance(toQt(cells[i])) + 14);
         }
-        double x = kMargin + 6;
-        for (auto& width : widths)
-            x += std::exchange(width, x);
-        return widths;
+        const double room = m_width - 6;
+        const auto sum = [&](double most) {
+            double all = 0;
+            for (const double width : widths)
+                all += std::min(width, most);
+            return all;
+        };
+        double most = room;
+        while (widths.size() > 1 && sum(most) > room && most > 20)
+            most -= 4;
+        std::vector<double> columns = {kMargin + 6};
+        for (const double width : widths)
+            columns.push_back(columns.back() + std::min(width, most));
+        columns.back() = kMargin + m_width;
+        return columns;
     }
 
     double row(double y, const std::vector<std::string>& cells, const std::vector<double>& columns,
@@ -110,7 +123,10 @@ private:
         m_painter.setFont(font);
         for (std::size_t i = 0; i < cells.size(); ++i) {
             const double left = columns[i];
-            const QRectF room(left, y, kMargin + m_width - left, 4000);
+            // An earlier cell that stands alone on its line may go on to the end.
+            const bool last = i + 1 == cells.size();
+            const double right = last ? kMargin + m_width : columns[i + 1] - 6;
+            const QRectF room(left, y, right - left, 4000);
             const auto box = m_painter.boundingRect(room, flags, toQt(cells[i]));
             text(box, font, m_t.ink, toQt(cells[i]), flags);
             bottom = std::max(bottom, box.bottom());
