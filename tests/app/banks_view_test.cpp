@@ -116,6 +116,19 @@ TEST_F(BanksStep, ASetupIsDraggedOntoASlate) {
     QTest::mouseMove(&board, from + QPoint(40, 60));
     QTest::mouseRelease(&board, Qt::LeftButton, {}, from + QPoint(40, 60));
     EXPECT_EQ(setup().bank, 0);
+    // The thread itself is taken hold of, half way down.
+    choose("4A");
+    settle();
+    const QPointF slate(board.slateBox(2).center().x(), board.slateBox(2).bottom());
+    const QPointF end(board.setupBox(*planner().selected()).center().x(),
+                      board.setupBox(*planner().selected()).top());
+    const QPoint middle = ((slate + end) / 2).toPoint();
+    QTest::mousePress(&board, Qt::LeftButton, {}, middle);
+    QTest::mouseMove(&board, middle + QPoint(10, -4));
+    QTest::mouseMove(&board, to);
+    QTest::mouseRelease(&board, Qt::LeftButton, {}, to);
+    EXPECT_EQ(setup().number, "4A");
+    EXPECT_EQ(setup().bank, 5);
     // A click without a drag only chooses.
     const auto other = board.setupBox(0).center().toPoint();
     QTest::mouseClick(&board, Qt::LeftButton, {}, other);

@@ -56,9 +56,12 @@ void DialInPanel::paintEvent(QPaintEvent*) {
     drawBlock(painter, rect(), t.panel, {}, 0);
     painter.setFont(Style::font(TextRole::Head));
     painter.setPen(t.ink);
-    const int bank = m_document.setup() ? m_document.setup()->bank : 0;
-    const QString title = bank > 0 ? tr("Dial in \u00b7 bank %1").arg(bank) : tr("Dial in");
-    painter.drawText(QRectF(14, 8, width() - 28.0, 26), Qt::AlignLeft | Qt::AlignVCenter, title);
+    QString title = tr("Dial in");
+    for (const auto& row : m_card.rows)
+        if (row.field == DialInField::Bank)
+            title = tr("Dial in \u00b7 bank %1").arg(toQt(reasonOf(row.value, translator())));
+    painter.drawText(QRectF(14, 8, width() - 28.0, 26), Qt::AlignLeft | Qt::AlignVCenter,
+                     elided(title, painter.font(), width() - 130.0));
     if (m_card.changes() > 0) {
         painter.setFont(Style::font(TextRole::Secondary));
         painter.setPen(t.marigold);

@@ -13,7 +13,7 @@ namespace {
 // Things a bank may be written as, in the search; more are left out, and nothing is proven then.
 constexpr std::size_t kMostThings = 400;
 // What the search may cost: looks times the size of its tables.
-constexpr double kMostWork = 2.5e8;
+constexpr double kMostWork = 9e8;
 
 // Banks that are alike: what they hold and where they are.
 struct Alike {
@@ -136,7 +136,7 @@ BestBanks searched(const BankProblem& problem, bool withCard, const CameraRecord
     const double size = static_cast<double>(std::max<std::size_t>(
         1, tables.things.size() * tables.medians.without.size() * tables.medians.kinds.size()));
     const auto medians = planMedians(
-        tables.medians, static_cast<long>(std::clamp(kMostWork / size, 50.0, 100000.0)), keepGoing);
+        tables.medians, static_cast<long>(std::clamp(kMostWork / size, 50.0, 200000.0)), keepGoing);
     const auto bankOf = banksFor(problem, tables, medians, record);
     BestBanks best;
     for (const int by : medians.served)
@@ -235,18 +235,23 @@ Threads threadsOf(const BankProblem& problem, BankSchool school) {
 
 CameraPlan planCamera(const Shoot& shoot, const Camera& camera, const KeepGoing& keepGoing) {
     const auto* record = findRecord(shoot, camera.id);
-    const auto planned = [&](const Turns* turns) {
-        CameraPlan plan;
-        plan.problem.work = workOf(shoot, camera);
-        plan.problem.banks = banksOf(camera);
-        plan.needs = needsOf(shoot, plan.problem.work, turns);
-        plan.controls = controlsOf(camera.body, plan.needs);
-        plan.problem.access = accessOf(camera.body, plan.controls);
-        plan.best = bestBanks(plan.problem, record, keepGoing);
-        return plan;
+    CameraPlan first;
+    first.problem.work = workOf(shoot, camera);
+    first.problem.banks = banksOf(camera);
+    const auto plan = [&](CameraPlan& with) {
+        with.problem.access = accessOf(camera.body, with.controls);
+        with.best = bestBanks(with.problem, record, keepGoing);
     };
-    auto first = planned(nullptr);
-    auto second = planned(&first.best.plan.turns);
+    first.needs = needsOf(shoot, first.problem.work);
+    first.controls = controlsOf(camera.body, first.needs);
+    plan(first);
+    CameraPlan second{first.problem, {}, {}, {}};
+    second.needs = needsOf(shoot, first.problem.work, &first.best.plan.turns);
+    second.controls = controlsOf(camera.body, second.needs);
+    if (accessOf(camera.body, second.controls) == first.problem.access)
+        second.best = first.best; // everything is as quick by hand: the same banks
+    else
+        plan(second);
     return second.best.plan.cost <= first.best.plan.cost ? second : first;
 }
 

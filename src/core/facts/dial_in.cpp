@@ -123,8 +123,12 @@ Rows rowsOf(const Shoot& shoot, const Setup& setup) {
     for (const auto& zebra : at.zebra)
         add(zebra.use == ZebraUse::Skin ? DialInField::ZebraSkin : DialInField::ZebraClip,
             zebraOn(zebra));
-    if (setup.bank > 0)
-        add(DialInField::Bank, {"dial-bank", {{"bank", setup.bank}}});
+    if (setup.bank > 0) {
+        const auto banks = banksOf(*context->camera);
+        const auto bank = static_cast<std::size_t>(setup.bank) - 1;
+        add(DialInField::Bank, bank < banks.size() ? named(banks[bank].label)
+                                                   : Reason{"dial-bank", {{"bank", setup.bank}}});
+    }
     return rows;
 }
 

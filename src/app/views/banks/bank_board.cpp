@@ -8,20 +8,22 @@
 
 #include <QMouseEvent>
 #include <QPainter>
-#include <QPainterPath>
 
 #include <algorithm>
+#include <cmath>
 
 namespace bslate::app {
 namespace {
 
 constexpr double kLeft = 1, kGap = 8;
 constexpr double kSlateTop = 4, kSlateHeight = 100;
-constexpr double kLeastSlate = 132, kMostSlate = 220;
+constexpr double kLeastSlate = 132, kMostSlate = 260;
 constexpr double kUnusedSlate = 74; // where nothing is to be read but its label
-constexpr double kSetupWidth = 78, kSetupHeight = 32, kLeastPitch = 92;
+constexpr double kSetupWidth = 78, kSetupHeight = 32, kLeastPitch = 92, kMostPitch = 210;
 constexpr double kBelow = 66; // under a setup: what the hand does, and the day
 constexpr double kDragStart = 6;
+constexpr double kThreadGrip = 7; // a hand takes hold of a thread so near to it
+constexpr int kThreadSteps = 40;
 
 // "white, iris": what the hand turns, without the values.
 QString handNames(const BankUse& use) {
@@ -95,7 +97,7 @@ void BankBoard::arrange() {
         left += width + kGap;
     }
     const double setups = std::max<double>(1, static_cast<double>(m_order.size()));
-    m_pitch = std::clamp(room / setups, kLeastPitch, 150.0);
+    m_pitch = std::clamp(room / setups, kLeastPitch, kMostPitch);
     const auto shifted = [&](double wanted, double all) {
         return std::clamp(wanted - room / 2, 0.0, std::max(0.0, all - room));
     };
@@ -226,16 +228,39 @@ QPointF BankBoard::threadEnd(std::size_t setup) const {
     return {setupBox(setup).center().x(), setupBox(setup).top()};
 }
 
-void BankBoard::paintThread(QPainter& painter, std::size_t setup, int bank, const QColor& colour,
-                            double width, Qt::PenStyle style) const {
+QPainterPath BankBoard::threadOf(std::size_t setup, int bank) const {
     const QRectF slate = slateBox(bank);
     const QPointF from(slate.center().x(), slate.bottom()), to = threadEnd(setup);
     const double middle = (from.y() + to.y()) / 2;
     QPainterPath path(from);
     path.cubicTo(QPointF(from.x(), middle), QPointF(to.x(), middle), to);
+    return path;
+}
+
+std::optional<std::size_t> BankBoard::threadAt(QPointF point) const {
+    std::optional<std::size_t> found;
+    double nearest = kThreadGrip;
+    for (const auto setup : m_order) {
+        const int bank = m_planner.threads()[setup];
+        if (bank < 0)
+            continue;
+        const auto path = threadOf(setup, bank);
+        for (int step = 0; step <= kThreadSteps; ++step) {
+            const QPointF away = path.pointAtPercent(step / double(kThreadSteps)) - point;
+            if (const double distance = std::hypot(away.x(), away.y()); distance < nearest) {
+                nearest = distance;
+                found = setup;
+            }
+        }
+    }
+    return found;
+}
+
+void BankBoard::paintThread(QPainter& painter, std::size_t setup, int bank, const QColor& colour,
+                            double width, Qt::PenStyle style) const {
     painter.setBrush(Qt::NoBrush);
     painter.setPen(QPen(colour, width * m_style.colours().stroke, style));
-    painter.drawPath(path);
+    painter.drawPath(threadOf(setup, bank));
 }
 
 void BankBoard::paintSetup(QPainter& painter, std::size_t setup) const {
@@ -350,6 +375,8 @@ void BankBoard::mousePressEvent(QMouseEvent* event) {
     for (const auto setup : m_order)
         if (setupBox(setup).contains(m_pressed))
             m_held = setup;
+    if (!m_held && bankAt(m_pressed) < 0)
+        m_held = threadAt(m_pressed);
     if (m_held)
         emit setupChosen(toQt(m_planner.plan().problem.work.setups[*m_held].id));
     else if (const int bank = bankAt(m_pressed); bank >= 0)

@@ -3,13 +3,14 @@
 #include "app/document/bank_planner.h"
 #include "app/style/style.h"
 
+#include <QPainterPath>
 #include <QWidget>
 
 namespace bslate::app {
 
 /// A camera's memories as slates, its setups below in the order they come up, a thread from each
-/// to the bank it recalls, and under it what the hand does after that. A setup is dragged to
-/// another slate; what that would cost is shown before it drops.
+/// to the bank it recalls, and under it what the hand does after that. A setup, or its thread, is
+/// dragged to another slate; what that would cost is shown before it drops.
 class BankBoard : public QWidget {
     Q_OBJECT
 
@@ -44,6 +45,9 @@ protected:
 private:
     [[nodiscard]] int bankAt(QPointF point) const;
     [[nodiscard]] QPointF threadEnd(std::size_t setup) const;
+    [[nodiscard]] QPainterPath threadOf(std::size_t setup, int bank) const;
+    /// The setup whose thread passes by; none when no thread does.
+    [[nodiscard]] std::optional<std::size_t> threadAt(QPointF point) const;
     void arrange();
     void tell();
     enum class Mark { None, Changed, Lost };

@@ -143,6 +143,7 @@ void BanksView::layOutLower() {
     m_scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     m_scroll->setFocusPolicy(Qt::NoFocus);
     m_scroll->viewport()->setAutoFillBackground(false);
+    m_scroll->viewport()->installEventFilter(this);
     lower->setAutoFillBackground(false);
 }
 
@@ -290,12 +291,21 @@ void BanksView::refresh() {
     m_board->refresh();
     m_plates->refresh();
     m_preroll->refresh();
-    // What the checks do not need is the threads'.
+    fitLower();
+}
+
+void BanksView::fitLower() {
     auto* lower = m_scroll->widget();
     lower->layout()->activate();
     const int need = lower->hasHeightForWidth() ? lower->heightForWidth(m_scroll->width())
                                                 : lower->sizeHint().height();
     m_scroll->setMaximumHeight(need + 4);
+}
+
+bool BanksView::eventFilter(QObject* watched, QEvent* event) {
+    if (event->type() == QEvent::Resize && watched == m_scroll->viewport())
+        fitLower();
+    return StepView::eventFilter(watched, event);
 }
 
 void BanksView::putTarget(int bank) {

@@ -50,6 +50,7 @@ protected:
     void keyPressEvent(QKeyEvent* event) override;
     void showEvent(QShowEvent* event) override;
     void hideEvent(QHideEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
     void layOut();
@@ -57,6 +58,7 @@ private:
     void wire();
     void addMore(MoreButton& more);
     void refresh();
+    void fitLower(); ///< what the checks do not need is the threads'
     void stepSetup(int by);
     void stepCamera(int by);
     void putTarget(int bank);
