@@ -299,7 +299,7 @@ void BanksView::fitLower() {
     lower->layout()->activate();
     const int need = lower->hasHeightForWidth() ? lower->heightForWidth(m_scroll->width())
                                                 : lower->sizeHint().height();
-    m_scroll->setMaximumHeight(need + 4);
+    m_scroll->setMaximumHeight(need + 16);
 }
 
 bool BanksView::eventFilter(QObject* watched, QEvent* event) {
