@@ -17,6 +17,7 @@
 #include <QCloseEvent>
 #include <QMessageBox>
 #include <QMimeData>
+#include <QPushButton>
 #include <QSettings>
 #include <QStackedWidget>
 #include <QVBoxLayout>

@@ -13,6 +13,7 @@ namespace bslate {
 template<class Items>
 [[nodiscard]] std::optional<FieldFault> doubleId(const char* key, const Items& items) {
     std::vector<std::string_view> ids;
+    ids.reserve(items.size());
     for (const auto& item : items)
         ids.push_back(item.id);
     std::sort(ids.begin(), ids.end());
