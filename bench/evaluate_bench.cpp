@@ -26,6 +26,41 @@ void evaluateOneSetup(benchmark::State& state) {
 }
 BENCHMARK(evaluateOneSetup)->Unit(benchmark::kMicrosecond);
 
+// The same under six lamps of their own colours, two of them with gels.
+Shoot sixLights() {
+    Shoot shoot = twelvePatches();
+    shoot.kit.gels = {{"half", "Half", Mired(81), Duv(0), Fraction(0.73), {}}};
+    auto& scene = shoot.scenes[0];
+    for (int i = 0; i < 6; ++i) {
+        Lamp lamp;
+        lamp.name = "lamp " + std::to_string(i);
+        lamp.kind = LampKind::Steady;
+        lamp.colour = LightColour{Kelvin(2800.0 + 700 * i), Duv(0.002 * i)};
+        if (i > 3)
+            lamp.gels = {"half"};
+        scene.lamps.push_back(lamp);
+    }
+    for (std::size_t i = 0; i < scene.patches.size(); ++i)
+        scene.patches[i].lamp = "lamp " + std::to_string(i % 6);
+    return shoot;
+}
+
+void evaluateSixLights(benchmark::State& state) {
+    const auto shoot = sixLights();
+    for (auto _ : state)
+        benchmark::DoNotOptimize(evaluate(shoot, shoot.setups[0]));
+}
+BENCHMARK(evaluateSixLights)->Unit(benchmark::kMicrosecond);
+
+void colourTemperature(benchmark::State& state) {
+    Chromaticity light{0.3721, 0.3751};
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(light);
+        benchmark::DoNotOptimize(colourOf(light));
+    }
+}
+BENCHMARK(colourTemperature)->Unit(benchmark::kMicrosecond);
+
 void judgeOneSetup(benchmark::State& state) {
     const auto shoot = twelvePatches();
     for (auto _ : state)

@@ -21,12 +21,13 @@ extern const Verb kSchemaVerb;
 extern const Verb kShutterVerb;
 extern const Verb kTargetsVerb;
 extern const Verb kValidateVerb;
+extern const Verb kWhiteVerb;
 
 std::span<const Verb* const> verbs() {
     static constexpr std::array kVerbs = {
         &kBanksVerb,  &kCardBenchVerb, &kCheckVerb,   &kCurveVerb,   &kDayVerb,       &kExposeVerb,
         &kFitVerb,    &kLutVerb,       &kMediaVerb,   &kModesVerb,   &kPrecisionVerb, &kPrerollVerb,
-        &kRecordVerb, &kSchemaVerb,    &kShutterVerb, &kTargetsVerb, &kValidateVerb};
+        &kRecordVerb, &kSchemaVerb,    &kShutterVerb, &kTargetsVerb, &kValidateVerb,  &kWhiteVerb};
     return kVerbs;
 }
 

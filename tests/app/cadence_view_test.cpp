@@ -146,7 +146,7 @@ TEST_F(CadenceStep, LampsAreAddedDraggedSteppedTypedAndDeleted) {
     press(Qt::Key_L);
     auto* line = view().lamps().findChild<QLineEdit*>(QStringLiteral("new-lamp"));
     ASSERT_TRUE(line->isVisible());
-    QTest::keyClicks(line, QStringLiteral("strip 250Hz duty20% share10%"));
+    QTest::keyClicks(line, QStringLiteral("strip 250Hz duty20% share0%"));
     QTest::keyClick(line, Qt::Key_Return);
     ASSERT_EQ(lamps().size(), 3u);
     EXPECT_EQ(lamps()[2].pulses, Hertz(250));

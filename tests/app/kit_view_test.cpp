@@ -212,13 +212,13 @@ TEST_F(KitStep, BanksAndControlsAreTypedAndAWrongLineIsNamed) {
 TEST_F(KitStep, DescribingKeepsWhatTheSheetDoesNotAsk) {
     const auto before = *findCamera(kit(), "tarn-6");
     inSheet([](CameraSheet& sheet) {
-        type(sheet, "camera-white", "20");
+        type(sheet, "camera-white", "20 tint 0.0013 to 15 M/G");
         sheet.accept();
     });
     window->view<KitView>().describeCamera(QStringLiteral("tarn-6"));
     auto after = *findCamera(kit(), "tarn-6");
-    EXPECT_EQ(after.whiteStepKelvin, 20);
-    after.whiteStepKelvin = before.whiteStepKelvin;
+    EXPECT_EQ(after.white.step, 20);
+    after.white.step = before.white.step;
     EXPECT_EQ(after, before) << "modes, constraints, rate sets and sensor stay as they were";
 }
 

@@ -155,8 +155,11 @@ TEST_F(Window, BrokenFilesLeaveTheDocumentAndSayWhere) {
     const QByteArray bytes = good.readAll();
     write(file("cut.bslate"), bytes.left(bytes.size() / 2));
     write(file("unit.bslate"), QByteArray(bytes).replace("\"T", "\"K"));
-    write(file("newer.bslate"), QByteArray(bytes).replace("\"version\": 5,\n  \"title\"",
-                                                          "\"version\": 7,\n  \"title\""));
+    const auto version = [](int number) {
+        return "\"version\": " + QByteArray::number(number) + ",\n  \"title\"";
+    };
+    write(file("newer.bslate"),
+          QByteArray(bytes).replace(version(kShootVersion), version(kShootVersion + 1)));
     const std::pair<const char*, const char*> table[] = {{"cut.bslate", "line "},
                                                          {"unit.bslate", "/kit/lenses/0/widest"},
                                                          {"newer.bslate", "update Bright Slate"},

@@ -240,3 +240,80 @@ def shown(light):
 def rating_lut(curve, signal, gain):
     """A neutral through the rating LUT; the recording has the primaries of BT.709 here."""
     return shown(curve.decode(signal) * 2**gain)
+
+
+# ---- colour of light ------------------------------------------------------------------------
+
+
+def black_body(kelvin):
+    """Cubic approximation of Kim et al. (US patent 7024034, 2002; from memory), 1667 to 25000 K."""
+    t = 1 / kelvin
+    if kelvin < 4000:
+        x = ((-0.2661239e9 * t - 0.2343589e6) * t + 0.8776956e3) * t + 0.179910
+    else:
+        x = ((-3.0258469e9 * t + 2.1070379e6) * t + 0.2226347e3) * t + 0.240390
+    if kelvin < 2222:
+        y = ((-1.1063814 * x - 1.34811020) * x + 2.18555832) * x - 0.20219683
+    elif kelvin < 4000:
+        y = ((-0.9549476 * x - 1.37418593) * x + 2.09137015) * x - 0.16748867
+    else:
+        y = ((3.0817580 * x - 5.87338670) * x + 3.75112997) * x - 0.37001483
+    return x, y
+
+
+def daylight(kelvin):
+    """CIE 15:2004 clause 3.1."""
+    t = 1 / kelvin
+    if kelvin <= 7000:
+        x = ((-4.6070e9 * t + 2.9678e6) * t + 0.09911e3) * t + 0.244063
+    else:
+        x = ((-2.0064e9 * t + 1.9018e6) * t + 0.24748e3) * t + 0.237040
+    return x, -3 * x * x + 2.87 * x - 0.275
+
+
+def uv(x, y):
+    """CIE 1960."""
+    return 4 * x / (-2 * x + 12 * y + 3), 6 * y / (-2 * x + 12 * y + 3)
+
+
+def nearest_black_body(x, y):
+    """Mired and Duv by trying the locus, then halving the step."""
+    at = uv(x, y)
+
+    def away(mired):
+        on = uv(*black_body(1e6 / mired))
+        return math.hypot(at[0] - on[0], at[1] - on[1])
+
+    best = min(range(41, 599), key=away)
+    step = 1.0
+    mired = float(best)
+    while step > 1e-7:
+        mired = min((mired - step, mired, mired + step), key=away)
+        step /= 2
+    on = uv(*black_body(1e6 / mired))
+    return mired, math.copysign(away(mired), at[1] - on[1])
+
+
+def solve3(rows, right):
+    """Cramer's rule."""
+    def det(m):
+        return (m[0][0] * (m[1][1] * m[2][2] - m[1][2] * m[2][1])
+                - m[0][1] * (m[1][0] * m[2][2] - m[1][2] * m[2][0])
+                + m[0][2] * (m[1][0] * m[2][1] - m[1][1] * m[2][0]))
+
+    whole = det(rows)
+    return [det([[right[r] if c == k else rows[r][c] for c in range(3)] for r in range(3)]) / whole
+            for k in range(3)]
+
+
+def white_gains(x, y):
+    """log2(G / C) of a light on a sensor with the primaries of BT.2020 balanced at D65."""
+    def xyz(px, py):
+        return [px / py, 1.0, (1 - px - py) / py]
+
+    primaries = [xyz(0.708, 0.292), xyz(0.170, 0.797), xyz(0.131, 0.046)]
+    columns = [[primaries[c][r] for c in range(3)] for r in range(3)]
+    white = solve3(columns, xyz(0.3127, 0.3290))
+    light = solve3(columns, xyz(x, y))
+    rgb = [light[c] / white[c] for c in range(3)]
+    return [math.log2(rgb[1] / value) for value in rgb]

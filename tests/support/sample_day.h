@@ -62,6 +62,7 @@ struct DayBench {
         auto& hot = addMode(second, "hot", 230);
         hot.heat = {{Celsius(25), Seconds(55 * 60.0)}, {Celsius(35), Seconds(25 * 60.0)}};
         kit.cameras = {first, second};
+        kit.gels = {{"gel", "Warm half", Mired(81), Duv(0), Fraction(0.73), {}}};
         kit.cards = {
             {"v60", "SD V60", CardForm::Sd, DataSize(128e9), "V60", "UHS-II", 1, {}, 4, {}},
             {"v30", "SD V30", CardForm::Sd, DataSize(64e9), "V30", "UHS-I", 1, {}, 2, {}},

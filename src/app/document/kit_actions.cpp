@@ -14,10 +14,10 @@
 
 namespace bslate::app {
 QString nameOf(GearKind kind) {
-    const QString names[] = {KitActions::tr("camera"),  KitActions::tr("lens"),
-                             KitActions::tr("filter"),  KitActions::tr("card"),
-                             KitActions::tr("battery"), KitActions::tr("reader"),
-                             KitActions::tr("drive"),   KitActions::tr("charger")};
+    const QString names[] = {
+        KitActions::tr("camera"), KitActions::tr("lens"),  KitActions::tr("filter"),
+        KitActions::tr("gel"),    KitActions::tr("card"),  KitActions::tr("battery"),
+        KitActions::tr("reader"), KitActions::tr("drive"), KitActions::tr("charger")};
     return names[static_cast<int>(kind)];
 }
 

@@ -40,6 +40,8 @@ Verdicts::Basis Verdicts::basisOf(const Setup& setup) const {
         basis.neighbours.push_back(*earlier);
     for (const auto* other : otherCamerasOnScene(shoot, setup))
         basis.neighbours.push_back(*other);
+    for (const auto* other : cutsWith(shoot, setup))
+        basis.neighbours.push_back(*other);
     return basis;
 }
 

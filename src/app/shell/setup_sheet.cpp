@@ -33,6 +33,14 @@ std::string chosen(const QComboBox& box) {
     return fromQt(box.currentData().toString());
 }
 
+// As it is typed: with tint in the camera's marks, and how it is set.
+QString whiteText(const Shoot& shoot, const Setup& setup) {
+    const auto* camera = findCamera(shoot.kit, setup.camera);
+    const WhiteDial dial = camera ? camera->white : WhiteDial{};
+    return toQt(print(dial, WhiteSetting{setup.white, dial.tint ? setup.tint : Tint(0)})) +
+           (setup.whiteBy == WhiteBy::Card ? QStringLiteral(" card") : QString());
+}
+
 template<class Items>
 void fill(QComboBox& box, const Items& items) {
     for (const auto& item : items)
@@ -48,7 +56,8 @@ SetupSheet::SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent)
     , m_number(new QLineEdit(toQt(setup.number)))
     , m_name(new QLineEdit(toQt(setup.name)))
     , m_rate(new QLineEdit(toQt(print(setup.rate))))
-    , m_white(new QLineEdit(toQt(print(setup.white))))
+    , m_white(new QLineEdit(whiteText(shoot, setup)))
+    , m_wanted(new QLineEdit(setup.wantedWhite ? toQt(print(*setup.wantedWhite)) : QString()))
     , m_focal(new QLineEdit(setup.focal.value() > 0 ? toQt(print(setup.focal)) : QString()))
     , m_focus(new QLineEdit(setup.focus ? toQt(print(*setup.focus)) : QString()))
     , m_scene(new QComboBox)
@@ -92,7 +101,18 @@ SetupSheet::SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent)
     form->addRow(fieldLabel<Setup>("focal"), m_focal);
     form->addRow(fieldLabel<Setup>("focus"), m_focus);
     form->addRow(fieldLabel<Setup>("rate"), m_rate);
-    form->addRow(fieldLabel<Setup>("white"), m_white);
+    m_white->setObjectName(QStringLiteral("sheet-white"));
+    m_white->setToolTip(tr("4300 K, with tint as the camera has it (4300 K M3), and card when it "
+                           "is measured from one"));
+    m_wanted->setObjectName(QStringLiteral("sheet-wanted-white"));
+    m_wanted->setAccessibleName(fieldLabel<Setup>("wanted_white"));
+    m_wanted->setPlaceholderText(tr("graded as shot, or to 5600 K"));
+    auto* whites = new QHBoxLayout;
+    whites->addWidget(m_white, 1);
+    whites->addWidget(m_wanted, 1);
+    auto* whiteLabel = new QLabel(fieldLabel<Setup>("white"));
+    whiteLabel->setBuddy(m_white);
+    form->addRow(whiteLabel, whites);
     form->addRow(fieldLabel<Setup>("bank"), m_bank);
     m_second->setObjectName(QStringLiteral("sheet-second-slot"));
     m_second->addItems({tr("not used"), tr("mirror: the same again"),
@@ -184,6 +204,34 @@ bool SetupSheet::takeHandling(Setup& after) {
     return true;
 }
 
+bool SetupSheet::takeWhite(Setup& after) {
+    const auto* camera = findCamera(m_shoot.kit, after.camera);
+    const auto white =
+        parseWhite(camera ? camera->white : WhiteDial{}, fromQt(m_white->text().trimmed()));
+    if (!white) {
+        m_problem->setText(messageOf(white.error()));
+        return false;
+    }
+    after.wantedWhite.reset();
+    if (const auto text = m_wanted->text().trimmed(); !text.isEmpty()) {
+        const auto wanted = parseKelvin(fromQt(text));
+        if (!wanted) {
+            m_problem->setText(messageOf(wanted.error()));
+            return false;
+        }
+        after.wantedWhite = *wanted;
+    }
+    const bool measured = white->by == WhiteBy::Card && after.whiteBy != WhiteBy::Card;
+    after.white = white->setting.kelvin;
+    after.tint = white->setting.tint;
+    after.whiteBy = white->by;
+    if (white->by == WhiteBy::Preset)
+        after.whiteNd.reset();
+    else if (const auto context = resolve(m_shoot, after); context && measured)
+        after.whiteNd = context->ndLoss;
+    return true;
+}
+
 bool SetupSheet::takeOptics(Setup& after) {
     after.externalPower = m_power->isChecked();
     after.secondSlot = static_cast<SecondSlot>(m_second->currentIndex());
@@ -210,14 +258,11 @@ bool SetupSheet::takeOptics(Setup& after) {
 
 void SetupSheet::accept() {
     const auto rate = parseFrameRate(fromQt(m_rate->text()));
-    const auto white = parseKelvin(fromQt(m_white->text()));
     const auto refuse = [&](const QString& message) { m_problem->setText(message); };
     if (m_number->text().trimmed().isEmpty())
         return refuse(tr("A setup needs a number for its slate, such as 2A."));
     if (!rate)
         return refuse(messageOf(rate.error()));
-    if (!white)
-        return refuse(messageOf(white.error()));
     Setup after = m_setup;
     after.number = fromQt(m_number->text().trimmed());
     after.name = fromQt(m_name->text().trimmed());
@@ -226,9 +271,8 @@ void SetupSheet::accept() {
     after.profile = chosen(*m_profile);
     after.mode = chosen(*m_mode);
     after.lens = chosen(*m_lens);
-    after.white = *white;
     after.bank = m_bank->value();
-    if (!takeOptics(after) || !takeHandling(after))
+    if (!takeWhite(after) || !takeOptics(after) || !takeHandling(after))
         return;
     const auto context = resolve(m_shoot, after);
     if (context) {

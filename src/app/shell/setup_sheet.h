@@ -28,6 +28,8 @@ public:
 
 private:
     void fillCameraChoices();
+    /// Takes the white over; false after saying what is wrong. Likewise the next two.
+    bool takeWhite(Setup& after);
     /// Takes focal length, focus and power over; false after saying what is wrong.
     bool takeOptics(Setup& after);
     void buildHandling(QFormLayout& form);
@@ -36,7 +38,7 @@ private:
 
     const Shoot& m_shoot;
     Setup m_setup;
-    QLineEdit *m_number, *m_name, *m_rate, *m_white, *m_focal, *m_focus;
+    QLineEdit *m_number, *m_name, *m_rate, *m_white, *m_wanted, *m_focal, *m_focus;
     QComboBox *m_scene, *m_camera, *m_profile, *m_mode, *m_lens;
     QSpinBox* m_bank;
     QComboBox* m_second; ///< slot

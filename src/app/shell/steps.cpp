@@ -9,6 +9,7 @@
 #include "app/views/media/media_view.h"
 #include "app/views/profiles/profiles_view.h"
 #include "app/views/record/record_view.h"
+#include "app/views/white/white_view.h"
 
 #include <QCoreApplication>
 
@@ -51,13 +52,15 @@ std::vector<Step> makeSteps(const StepParts& p) {
          {{named("Cadence"), "cadence", new CadenceView(p.actions, p.style), {{"cadence", "3A"}}}}},
         {4,
          named("&Light"),
-         named("The scene between noise and clip, and every control that moves it."),
+         named("The scene between noise and clip, and every control that moves it; white and the "
+               "colours of its lights."),
          Side::OfSetup,
          Work::Setups,
-         {{named("Light"),
+         {{named("Levels"),
            "light",
            new LightView(p.actions, p.style),
-           {{"light", "2A"}, {"light-paper", "6A", "paper"}}}}},
+           {{"light", "2A"}, {"light-paper", "6A", "paper"}}},
+          {named("White"), "white", new WhiteView(p.actions, p.style), {{"white", "3A"}}}}},
         {5,
          named("&Record"),
          named("What the camera can record for this scene, and what it costs."),

@@ -1,8 +1,31 @@
 #include "core/advice/additions.h"
 
+#include "core/facts/evaluate.h"
+
 #include <algorithm>
 
 namespace bslate {
+namespace {
+
+// White for the key of the scene, where its light is told; in a scene that has setups already, as
+// the one at hand, so that they cut together.
+void startWhite(Shoot& shoot, const std::string& id, const Setup* atHand) {
+    auto* setup = findSetup(shoot, id);
+    if (atHand && atHand->scene == setup->scene) {
+        setup->white = atHand->white;
+        setup->tint = atHand->tint;
+        return;
+    }
+    const auto context = resolve(shoot, *setup);
+    if (!context)
+        return;
+    if (const auto key = whiteChoices(*context, evaluate(*context).white).key) {
+        setup->white = key->kelvin;
+        setup->tint = key->tint;
+    }
+}
+
+} // namespace
 
 Added withScene(Shoot shoot, const SceneLine& line, const Setup* atHand) {
     Added added;
@@ -21,6 +44,8 @@ Added withScene(Shoot shoot, const SceneLine& line, const Setup* atHand) {
         shoot.setups.push_back(std::move(setup));
     }
     shoot.scenes.push_back(std::move(scene));
+    if (!added.setup.empty())
+        startWhite(shoot, added.setup, nullptr);
     added.shoot = std::move(shoot);
     return added;
 }
@@ -37,6 +62,7 @@ Added withSetup(Shoot shoot, const Setup* atHand, const std::string& name, const
     }
     setup.scene = atHand ? atHand->scene : shoot.scenes.front().id;
     shoot.setups.push_back(std::move(setup));
+    startWhite(shoot, added.setup, atHand);
     added.shoot = std::move(shoot);
     return added;
 }

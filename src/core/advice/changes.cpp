@@ -21,7 +21,9 @@ enum class Field {
     Mode,
     Lens,
     Focal,
-    Power
+    Power,
+    White,
+    Gels
 };
 
 struct Named {
@@ -47,7 +49,12 @@ const Named kNamed[] = {{RemedyId::SetNd, {Field::Nd}},
                         {RemedyId::DayExternal, {Field::Power}},
                         {RemedyId::SetLens, {Field::Lens, Field::Focal}},
                         {RemedyId::SetFocal, {Field::Focal}},
-                        {RemedyId::ChangeLight, {Field::Light}}};
+                        {RemedyId::ChangeLight, {Field::Light}},
+                        {RemedyId::MoveLight, {Field::Light}},
+                        {RemedyId::SetWhite, {Field::White}},
+                        {RemedyId::WhiteBetween, {Field::White}},
+                        {RemedyId::WhiteAs, {Field::White}},
+                        {RemedyId::GelLamp, {Field::Gels}}};
 
 bool names(RemedyId remedy, Field field) {
     for (const auto& named : kNamed)
@@ -126,6 +133,9 @@ public:
                  {{"lens", nameOr(findLens(m_shoot.kit, m_after.lens), m_after.lens)}});
         if (m_after.focal != m_before.focal && m_after.focal.value() > 0)
             tell(Field::Focal, "also-focal", {{"focal", m_after.focal}});
+        if (camera && (m_after.white != m_before.white || m_after.tint != m_before.tint))
+            tell(Field::White, "also-white",
+                 {{"white", print(camera->white, WhiteSetting{m_after.white, m_after.tint})}});
         if (m_after.externalPower && !m_before.externalPower)
             tell(Field::Power, "also-power", {});
         return std::move(m_list);

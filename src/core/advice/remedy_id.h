@@ -49,6 +49,12 @@ enum class RemedyId {
     NoBank,
     BestBanks,
     PutBack,
+    SetWhite,
+    WhiteBetween,
+    WhiteAs,
+    GelLamp,
+    MeasureWhite,
+    MoveLight,
 };
 
 } // namespace bslate

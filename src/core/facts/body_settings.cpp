@@ -65,7 +65,7 @@ BodySettings bodySettingsOf(const SetupContext& context, const Evaluation& at) {
     if (at.iso != IsoBehaviour::Recorded || camera.bases.size() > 1)
         set(BodySetting::Base, print(at.base));
     set(BodySetting::Rating, print(setup.rating));
-    set(BodySetting::White, print(whiteOnDial(camera, setup.white)));
+    set(BodySetting::White, print(camera.white, at.white.set));
     set(BodySetting::Zebra, zebraText(at));
     const auto handling = handlingOf(*context.scene, setup);
     set(BodySetting::Focus, focusText(handling.focus));

@@ -37,6 +37,14 @@ Reason rateOn(const Shoot& shoot, const Setup& setup) {
     return {"dial-rate-for", {{"rate", setup.rate}, {"delivery", shoot.brief.rate}}};
 }
 
+std::string gelNames(const Kit& kit, const Scene& scene, const SceneLight& light) {
+    std::string names;
+    for (const auto& id : scene.lamps[light.lamp].gels)
+        if (const auto* gel = findGel(kit, id))
+            names += (names.empty() ? "" : " + ") + gel->name;
+    return names;
+}
+
 // The rate regions that have this rate; none when the camera knows none.
 std::optional<Reason> regionOn(const SetupContext& context) {
     std::optional<Reason> told;
@@ -111,8 +119,13 @@ Rows rowsOf(const Shoot& shoot, const Setup& setup) {
     if (at.iso != IsoBehaviour::Recorded || context->camera->bases.size() > 1)
         add(DialInField::Base, {"dial-iso", {{"ei", at.base}}});
     add(DialInField::Rating, ratingOn(at, setup));
-    add(DialInField::White,
-        {"dial-white", {{"white", whiteOnDial(*context->camera, setup.white)}}});
+    add(DialInField::White, {setup.whiteBy == WhiteBy::Card ? "dial-white-card" : "dial-white",
+                             {{"white", print(context->camera->white, at.white.set)}}});
+    for (const auto& light : at.white.lights)
+        if (light.loss > Stops(0))
+            add(DialInField::Gel, {"dial-gel",
+                                   {{"gels", gelNames(shoot.kit, *context->scene, light)},
+                                    {"lamp", nameOf(*context->scene, light)}}});
     add(DialInField::Shutter, shutterOn(*context));
     add(DialInField::Nd, filtersOn(*context));
     add(DialInField::Iris, {"dial-iris", {{"iris", setup.iris}}});
@@ -161,12 +174,6 @@ std::string filterNames(const SetupContext& context) {
             if (filter.id == id)
                 names += (names.empty() ? "" : " + ") + filter.name;
     return names.empty() ? "none" : names;
-}
-
-Kelvin whiteOnDial(const Camera& camera, Kelvin wanted) {
-    if (camera.whiteStepKelvin <= 0)
-        return wanted;
-    return Kelvin(std::round(wanted.value() / camera.whiteStepKelvin) * camera.whiteStepKelvin);
 }
 
 } // namespace bslate

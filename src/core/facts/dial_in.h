@@ -20,6 +20,7 @@ enum class DialInField {
     Base,
     Rating,
     White,
+    Gel,
     Iris,
     Nd,
     Card,
@@ -56,8 +57,5 @@ struct DialInCard {
 
 /// What is in front of the lens or the sensor, "ND0.6 + ND0.3"; "none" without a filter.
 [[nodiscard]] std::string filterNames(const SetupContext& context);
-
-/// The white the camera can be set to: rounded to its step.
-[[nodiscard]] Kelvin whiteOnDial(const Camera& camera, Kelvin wanted);
 
 } // namespace bslate

@@ -190,6 +190,11 @@ Evaluation evaluate(const SetupContext& context) {
     at.patches.reserve(context.scene->patches.size());
     for (const auto& patch : context.scene->patches)
         at.patches.push_back(placePatch(context, patch, at));
+    std::vector<Stops> recorded;
+    recorded.reserve(at.patches.size());
+    for (const auto& patch : at.patches)
+        recorded.push_back(patch.recorded);
+    at.white = whiteFacts(context, {at.clip, sensorEnd, at.noiseFloor}, recorded);
     at.grey = greyPlace(at);
     fillZebra(context, at);
     at.recording = recordingFacts(context);

@@ -5,6 +5,7 @@
 #include "core/facts/cadence_facts.h"
 #include "core/facts/cell_state.h"
 #include "core/facts/recording_facts.h"
+#include "core/facts/white_facts.h"
 #include "core/shoot/shoot.h"
 
 #include <optional>
@@ -90,6 +91,7 @@ struct Evaluation {
     RecordingFacts recording;
     CellState cell; ///< of the setup's mode at its rate
     CadenceFacts cadence;
+    WhiteFacts white;
 
     BSLATE_COMPILED_ONCE(Evaluation);
 };

@@ -38,11 +38,11 @@ struct ReasonList {
 
 /// One number or name that a sentence uses.
 using FactValue =
-    std::variant<Stops, Level, TStop, ExposureIndex, Shutter, Seconds, FrameRate, Kelvin, Density,
-                 School, ZebraTap, int, std::string, Duration, CardSpeed, DataRate, BitsPerPixel,
-                 Magnification, Millimetres, Metres, Degrees, Celsius, Lux, ReasonList, Hertz,
-                 Fraction, DegreesPerSecond, Payer, DataSize, ClockTime, Watts, WattHours,
-                 BodySetting, Function, AutomaticKind>;
+    std::variant<Stops, Level, TStop, ExposureIndex, Shutter, Seconds, FrameRate, Kelvin, Mired,
+                 Duv, Density, School, ZebraTap, int, std::string, Duration, CardSpeed, DataRate,
+                 BitsPerPixel, Magnification, Millimetres, Metres, Degrees, Celsius, Lux,
+                 ReasonList, Hertz, Fraction, DegreesPerSecond, Payer, DataSize, ClockTime, Watts,
+                 WattHours, BodySetting, Function, AutomaticKind>;
 struct Fact {
     std::string_view name; ///< always a literal
     FactValue value;

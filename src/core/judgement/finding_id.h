@@ -176,6 +176,22 @@ enum class FindingId {
     SettingKnocked,
     PrintedMoved,
     EraseNear,
+    // White
+    WhiteFits,
+    WhiteOff,
+    LightsApart,
+    LightGreen,
+    LightMagenta,
+    WhiteCamerasDiffer,
+    WhiteCutsDiffer,
+    ChannelClips,
+    ChannelDrowns,
+    WhiteWantedElsewhere,
+    WhiteBeforeNd,
+    WhiteWanders,
+    WhiteOffDial,
+    RatioOff,
+    RatioMet,
 };
 
 } // namespace bslate

@@ -26,7 +26,8 @@ enum class HelpPage {
     Safety,
     Day,
     Hands,
-    Banks
+    Banks,
+    White
 };
 
 /// Everything that is always the same of a judgement.

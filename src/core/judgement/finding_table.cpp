@@ -8,7 +8,8 @@ namespace bslate {
 
 std::span<const std::span<const FindingKind>> findingKinds() {
     static const std::array parts = {kinds::light(), kinds::recording(), kinds::takes(),
-                                     kinds::day(),   kinds::hands(),     kinds::banks()};
+                                     kinds::day(),   kinds::hands(),     kinds::banks(),
+                                     kinds::white()};
     return parts;
 }
 
@@ -55,9 +56,11 @@ const char* titleOf(HelpPage page) {
     case HelpPage::Hands:
         return "Held, focused, left to itself";
     case HelpPage::Banks:
+        return "Banks and controls";
+    case HelpPage::White:
         break;
     }
-    return "Banks and controls";
+    return "White and the colours of light";
 }
 
 } // namespace bslate

@@ -5,6 +5,7 @@
 #include "core/kit/body.h"
 #include "core/kit/constraint.h"
 #include "core/kit/profile.h"
+#include "core/kit/white_dial.h"
 #include "core/light/filters.h"
 #include "core/light/sensor.h"
 #include "core/media/card.h"
@@ -38,6 +39,12 @@ struct SensorArea {
 };
 
 enum class Gop { Raw, Intra, Long };
+/// What becomes of white in a recording.
+enum class WhiteKept {
+    AsCodec, ///< baked, a note in raw
+    Baked,   ///< in the picture for good
+    Note     ///< applied later
+};
 enum class Chroma { Raw, C420, C422, C444 };
 
 /// A codec in its container. What the container cannot hold is a rate missing from `rates`.
@@ -51,9 +58,15 @@ struct Codec {
     std::vector<FrameRate> rates;    ///< empty: all
     double peak = 1.0;               ///< peak over nominal bit rate, [1, 3]
     std::optional<DataSize> segment; ///< files are split at this size; none: they are not
+    WhiteKept white = WhiteKept::AsCodec;
     ExtraKeys extra;
     friend bool operator==(const Codec&, const Codec&) = default;
 };
+
+[[nodiscard]] inline bool bakesWhite(const Codec& codec) {
+    return codec.white == WhiteKept::AsCodec ? codec.gop != Gop::Raw
+                                             : codec.white == WhiteKept::Baked;
+}
 
 struct RateOption {
     FrameRate rate;
@@ -153,8 +166,10 @@ struct Camera {
     std::vector<Constraint> constraints;
     ShutterDial shutter;
     ZebraDial zebra;
-    double whiteStepKelvin = 100.0;
-    BankCount banks; ///< as many as body.banks where that names them
+    WhiteDial white;
+    std::optional<Gamut> primaries;     ///< of the sensor, where known
+    std::vector<FoundGains> whiteGains; ///< found on the body at some whites
+    BankCount banks;                    ///< as many as body.banks where that names them
     Body body;
     std::vector<Slot> cardSlots;
     std::vector<std::string> batteries; ///< ids it runs on; empty: any

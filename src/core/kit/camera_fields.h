@@ -4,6 +4,7 @@
 #include "core/kit/gear_fields.h"
 #include "core/kit/mode_fields.h"
 #include "core/kit/profile_fields.h"
+#include "core/kit/white_fields.h"
 
 /// The fields of a camera: sensor, dials, slots, rules; and of a kit.
 namespace bslate {
@@ -114,21 +115,6 @@ struct Described<BankCount> {
         written("on_card", &BankCount::onCard, kFew, "On the card", "which a format loses")};
 };
 
-template<>
-struct Described<Slot> {
-    static constexpr auto kName = "slot";
-    static constexpr auto kFields =
-        std::tuple{required("id", &Slot::id, form::Text{}, "Id"),
-                   required("name", &Slot::name, form::Text{}, "Name"),
-                   required("form", &Slot::form, form::Named<CardForm>{kFormNames}, "Form"),
-                   required("bus", &Slot::bus, form::Text{}, "Bus"),
-                   spared("most", &Slot::most, as::kBitRate, "Most",
-                          "the body writes no more here and lowers the bit rate unasked")};
-    static std::optional<FieldFault> check(const Slot& slot) {
-        return busFault(slot.bus, slot.form);
-    }
-};
-
 /// A member of the camera's body, or of the facts about it.
 template<auto member>
 inline constexpr auto inBody = [](auto& camera) -> auto& {
@@ -163,7 +149,22 @@ struct Described<Camera> {
                 form::List{form::Object<Constraint>{}, kMostConstraints}, "Rules"),
         required("shutter", &Camera::shutter, form::Object<ShutterDial>{}, "Sh&utter"),
         required("zebra", &Camera::zebra, form::Object<ZebraDial>{}, "&Zebra"),
-        written("white_step_k", &Camera::whiteStepKelvin, form::Number{1, 1000}, "&White step, K"),
+        written(
+            "white_step_k", [](auto& camera) -> auto& { return camera.white.step; },
+            form::Number{1, 1000}, "&White step, K"),
+        spared(
+            "white_lowest", [](auto& camera) -> auto& { return camera.white.lowest; }, as::kKelvin,
+            "Lowest white", "", 6),
+        spared(
+            "white_highest", [](auto& camera) -> auto& { return camera.white.highest; },
+            as::kKelvin, "Highest white", "", 6),
+        spared(
+            "tint", [](auto& camera) -> auto& { return camera.white.tint; },
+            form::Object<TintDial>{}, "Tint", "missing: the body has none", 6),
+        spared("primaries", &Camera::primaries, form::Object<Gamut>{}, "Sensor primaries",
+               "missing: a stated generic", 6),
+        spared("white_gains", &Camera::whiteGains, form::List{form::Object<FoundGains>{}, 64},
+               "Gains found", "at some whites", 6),
         written("banks", &Camera::banks, form::Object<BankCount>{}, "Ban&ks",
                 "how many; counted anew where each is described", 2),
         spared("each_bank", inBody<&Body::banks>, form::List{form::Object<Bank>{}, kMostBanks},
@@ -207,6 +208,10 @@ struct Described<Camera> {
             return FieldFault{"areas", {}, "at least one sensor area"};
         if (camera.modes.empty())
             return FieldFault{"modes", {}, "at least one recording mode"};
+        if (camera.white.highest < camera.white.lowest)
+            return FieldFault{"white_highest", {}, "no less than white_lowest"};
+        if (camera.primaries && !isValid(*camera.primaries))
+            return FieldFault{"primaries", {}, "no less than a triangle with its white"};
         return firstFault([&] { return doubleLabel("each_bank", camera.body.banks); },
                           [&] { return doubleLabel("controls", camera.body.controls); });
     }
@@ -221,6 +226,7 @@ struct Described<Kit> {
         written("profiles", &Kit::profiles, form::List{form::Object<Profile>{}}, "Profiles"),
         written("lenses", &Kit::lenses, form::List{form::Object<Lens>{}}, "Lenses"),
         written("filters", &Kit::filters, form::List{form::Object<Filter>{}}, "Filters"),
+        spared("gels", &Kit::gels, form::List{form::Object<Gel>{}}, "Gels", "for lamps", 6),
         renamed(written("filter_stages", &Kit::filterStages, form::Whole{0, 8}, "Filter stages",
                         "of the holder"),
                 "filter_slots"),

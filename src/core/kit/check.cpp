@@ -162,6 +162,7 @@ Outcome checkKit(const Kit& kit) {
             check.fail(outcome.error().code, "/recipes/" + std::to_string(i) + "/look",
                        outcome.error().place, outcome.error().expected);
     check.uniqueIds(kit.filters, "/filters");
+    check.uniqueIds(kit.gels, "/gels");
     check.uniqueIds(kit.cards, "/cards");
     check.uniqueIds(kit.batteries, "/batteries");
     check.uniqueIds(kit.readers, "/readers");

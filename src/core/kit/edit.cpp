@@ -95,6 +95,7 @@ Kit merged(const Kit& kit, Kit other) {
             rename(charger.batteries, from, to);
     });
     add(result.filters, other.filters, nobody);
+    add(result.gels, other.gels, nobody);
     add(result.cards, other.cards, nobody);
     add(result.readers, other.readers, nobody);
     add(result.drives, other.drives, nobody);

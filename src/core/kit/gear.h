@@ -9,8 +9,8 @@
 /// The lists of a kit as kinds of one thing.
 namespace bslate {
 
-enum class GearKind { Camera, Lens, Filter, Card, Battery, Reader, Drive, Charger };
-inline constexpr int kGearKinds = 8;
+enum class GearKind { Camera, Lens, Filter, Gel, Card, Battery, Reader, Drive, Charger };
+inline constexpr int kGearKinds = 9;
 
 /// Calls `visit(list, prefix)` with the kit's list of a kind and what its ids begin with.
 template<class AnyKit, class Visit>
@@ -22,6 +22,8 @@ auto withGear(AnyKit& kit, GearKind kind, Visit visit) {
         return visit(kit.lenses, "lens");
     case GearKind::Filter:
         return visit(kit.filters, "filter");
+    case GearKind::Gel:
+        return visit(kit.gels, "gel");
     case GearKind::Card:
         return visit(kit.cards, "card");
     case GearKind::Battery:

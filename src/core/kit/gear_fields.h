@@ -33,6 +33,24 @@ struct Described<Filter> {
 };
 
 template<>
+struct Described<Gel> {
+    static constexpr auto kName = "gel";
+    static constexpr auto kFields = std::tuple{
+        required("id", &Gel::id, form::Text{}, "Id"),
+        required("name", &Gel::name, form::Text{}, "Name"),
+        required("shift_mired", &Gel::shift, form::Number{-500, 500}, "Shift, mired",
+                 "positive warms"),
+        spared("shift_duv", &Gel::duv, form::Number{-0.05, 0.05}, "Shift, Duv", "positive greens"),
+        written("transmission", &Gel::transmission, as::kShare, "Lets through",
+                "of the light, above 0")};
+    static std::optional<FieldFault> check(const Gel& gel) {
+        if (!(gel.transmission.value() > 0))
+            return FieldFault{"transmission", spell(gel.transmission), "no less than some light"};
+        return std::nullopt;
+    }
+};
+
+template<>
 struct Described<Lens> {
     static constexpr auto kName = "lens";
     static constexpr auto kFields =
@@ -56,6 +74,21 @@ struct Described<Lens> {
         if (lens.longest < lens.shortest)
             return FieldFault{"longest", {}, "no shorter than shortest"};
         return std::nullopt;
+    }
+};
+
+template<>
+struct Described<Slot> {
+    static constexpr auto kName = "slot";
+    static constexpr auto kFields =
+        std::tuple{required("id", &Slot::id, form::Text{}, "Id"),
+                   required("name", &Slot::name, form::Text{}, "Name"),
+                   required("form", &Slot::form, form::Named<CardForm>{kFormNames}, "Form"),
+                   required("bus", &Slot::bus, form::Text{}, "Bus"),
+                   spared("most", &Slot::most, as::kBitRate, "Most",
+                          "the body writes no more here and lowers the bit rate unasked")};
+    static std::optional<FieldFault> check(const Slot& slot) {
+        return busFault(slot.bus, slot.form);
     }
 };
 

@@ -22,6 +22,10 @@ const Recipe* findRecipe(const Kit& kit, std::string_view id) {
     return findById(kit.recipes, id);
 }
 
+const Gel* findGel(const Kit& kit, std::string_view id) {
+    return findById(kit.gels, id);
+}
+
 const MemoryCard* findCard(const Kit& kit, std::string_view id) {
     return findById(kit.cards, id);
 }

@@ -3,6 +3,7 @@
 #include "core/base/compiled_once.h"
 #include "core/kit/camera.h"
 #include "core/kit/recipe.h"
+#include "core/light/gel.h"
 #include "core/media/offload.h"
 #include "core/media/power.h"
 
@@ -46,6 +47,7 @@ struct Kit {
     std::vector<Lens> lenses;
     std::vector<Filter> filters;
     int filterStages = 2; ///< external filters the holder takes at once
+    std::vector<Gel> gels;
     std::vector<MemoryCard> cards;
     std::vector<Battery> batteries;
     std::vector<CardReader> readers;
@@ -61,6 +63,7 @@ struct Kit {
 [[nodiscard]] const Profile* findProfile(const Kit& kit, std::string_view id);
 [[nodiscard]] const Lens* findLens(const Kit& kit, std::string_view id);
 [[nodiscard]] const Recipe* findRecipe(const Kit& kit, std::string_view id);
+[[nodiscard]] const Gel* findGel(const Kit& kit, std::string_view id);
 [[nodiscard]] const MemoryCard* findCard(const Kit& kit, std::string_view id);
 
 /// The camera's built-in filters first, then the user's own.

@@ -12,6 +12,8 @@ inline constexpr NamedValue<Chroma> kChromaNames[] = {{"raw", Chroma::Raw},
                                                       {"4:2:0", Chroma::C420},
                                                       {"4:2:2", Chroma::C422},
                                                       {"4:4:4", Chroma::C444}};
+inline constexpr NamedValue<WhiteKept> kWhiteKeptNames[] = {
+    {"as-codec", WhiteKept::AsCodec}, {"baked", WhiteKept::Baked}, {"note", WhiteKept::Note}};
 template<>
 struct Described<SensorArea> {
     static constexpr auto kName = "area";
@@ -40,7 +42,9 @@ struct Described<Codec> {
         written("rates", &Codec::rates, form::List{as::kRate}, "Rates",
                 "the container has; empty: all"),
         written("peak", &Codec::peak, form::Number{1, 3}, "Peak", "over nominal bit rate"),
-        spared("segment", &Codec::segment, as::kSize, "Segment", "files are split at this size")};
+        spared("segment", &Codec::segment, as::kSize, "Segment", "files are split at this size"),
+        spared("white", &Codec::white, form::Named<WhiteKept>{kWhiteKeptNames}, "White",
+               "baked into the picture or a note; as-codec: a note in raw", 6)};
 };
 
 template<>

@@ -126,6 +126,13 @@ std::string print(DataSize size) {
 std::string print(Kelvin white) {
     return fixedText(white.value(), 0) + " K";
 }
+std::string print(Mired shift) {
+    return fixedText(std::abs(shift.value()), 0) + " mired";
+}
+std::string print(Duv offset) {
+    const std::string text = fixedText(offset.value(), 3);
+    return (text.starts_with('-') ? "" : "+") + text;
+}
 std::string print(Reflectance share) {
     return trimmed(share.value() * 100, 1) + " %";
 }

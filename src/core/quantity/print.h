@@ -29,6 +29,8 @@ print(const NdLabel& label);                        ///< `ND0.9`, `ND0.45`, `ND8
 [[nodiscard]] std::string print(DataRate rate);     ///< `240 Mb/s`
 [[nodiscard]] std::string print(DataSize size);     ///< `128 GB`, `1.02 TB`, `150 MB`
 [[nodiscard]] std::string print(Kelvin white);      ///< `5600 K`
+[[nodiscard]] std::string print(Mired shift);       ///< `134 mired`, without a sign
+[[nodiscard]] std::string print(Duv offset);        ///< `+0.012`
 [[nodiscard]] std::string print(Reflectance share); ///< `18 %`
 [[nodiscard]] std::string print(Level level);       ///< `52 %`
 

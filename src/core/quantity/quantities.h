@@ -29,6 +29,8 @@ struct ShutterAngle : Absolute {};
 struct Density : Additive {};
 struct Kelvin : Absolute {};
 struct Mired : Additive {};
+struct Duv : Additive {};
+struct Tint : Additive {};
 struct DataRate : Additive {};
 struct DataSize : Additive {};
 struct SceneLinear : Additive {};
@@ -62,6 +64,8 @@ using ShutterAngle = Quantity<tag::ShutterAngle>;       ///< degrees, (0, 360]
 using Density = Quantity<tag::Density>;                 ///< optical density, base-10
 using Kelvin = Quantity<tag::Kelvin>;                   ///< correlated colour temperature
 using Mired = Quantity<tag::Mired>;                     ///< 1e6 / kelvin
+using Duv = Quantity<tag::Duv>;                         ///< off the locus, CIE 1960; + is green
+using Tint = Quantity<tag::Tint>;                       ///< camera's units; + answers green light
 using DataRate = Quantity<tag::DataRate>;               ///< bit/s
 using DataSize = Quantity<tag::DataSize>;               ///< bytes; cards count in powers of ten
 using SceneLinear = Quantity<tag::SceneLinear>;         ///< scene light, 0.18 is mid-grey

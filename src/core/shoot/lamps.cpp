@@ -14,7 +14,7 @@ namespace bslate {
 namespace {
 
 constexpr const char* kExpected =
-    "a lamp such as: old tubes 100Hz depth80% share70%, dimmed 400Hz duty25% or measured 100Hz "
+    "a lamp such as: old tubes 4100K duv+0.012 share70%, dimmed 400Hz duty25% or measured 100Hz "
     "h1:40% h2:8%";
 
 Waveform waveformOf(LampKind kind) {
@@ -35,6 +35,7 @@ Waveform waveformOf(LampKind kind) {
 struct LampReader {
     Lamp lamp;
     bool kindSeen = false;
+    std::optional<std::string> x; // of a chromaticity, until its y follows
 
     // True when the word was understood; an error when it is one of ours and cannot be read.
     Result<bool> read(const std::string& word) {
@@ -53,14 +54,62 @@ struct LampReader {
         }
         if (number && word.ends_with('%'))
             return Error{
-                ErrorCode::Usage, {}, {}, word, "depth, duty or share before a percentage"};
+                ErrorCode::Usage, {}, {}, word, "depth, duty, share or behind before a percentage"};
+        if (const auto read = colour(word); !read || *read)
+            return read;
         return word.starts_with('h') && word.find(':') != std::string::npos ? harmonic(word)
                                                                             : share(word);
+    }
+
+    // What tells the colour, the side and the gels.
+    Result<bool> colour(const std::string& word) {
+        for (const auto& known : kSideWords)
+            if (known.word == word && lamp.side == LightSide::Unsaid) {
+                lamp.side = known.side;
+                return true;
+            }
+        if (word.starts_with("gel:") && word.size() > 4) {
+            if (lamp.gels.size() == kMostGels)
+                return Error{ErrorCode::OutOfRange, {}, {}, word, "at most 8 gels on a lamp"};
+            lamp.gels.push_back(word.substr(4));
+            return true;
+        }
+        const bool end = word.starts_with('>');
+        auto& told = end || lamp.colourEnd ? lamp.colourEnd : lamp.colour;
+        const std::string text = end ? word.substr(1) : word;
+        const bool number = !text.empty() && isDigit(text.front());
+        if (number && (text.ends_with('k') || text.ends_with("mired")))
+            return put(told, text);
+        if (text.starts_with("duv") && text.size() > 3) {
+            if (!told)
+                return Error{ErrorCode::Usage, {}, {}, word, "a colour before it, 4100K duv+0.012"};
+            return put(told, spell(LightColour{told->cct, std::nullopt}) + " " + text);
+        }
+        if (text.size() > 2 && text.front() == 'x' && text[1] == '0') {
+            x = word;
+            return true;
+        }
+        if (x && text.size() > 2 && text.front() == 'y' && text[1] == '0') {
+            const bool toEnd = x->starts_with('>');
+            const auto first = toEnd ? x->substr(1) : *x;
+            x.reset();
+            return put(toEnd ? lamp.colourEnd : lamp.colour, first + " " + text);
+        }
+        return false;
+    }
+
+    Result<bool> put(std::optional<LightColour>& into, const std::string& text) {
+        const auto read = parseLightColour(text);
+        if (!read)
+            return read.error();
+        into = *read;
+        return true;
     }
 
     Result<bool> share(const std::string& word) {
         for (const auto& [name, field] : {std::pair(std::string_view("depth"), &lamp.depth),
                                           std::pair(std::string_view("duty"), &lamp.duty),
+                                          std::pair(std::string_view("behind"), &lamp.behind),
                                           std::pair(std::string_view("share"), &lamp.share)}) {
             const auto rest = word.starts_with(name) ? word.substr(name.size()) : std::string();
             if (rest.empty() || rest.find_first_of("0123456789") != 0)
@@ -145,6 +194,8 @@ Result<Lamp> parseLampLine(std::string_view text) {
             reader.lamp.name += (reader.lamp.name.empty() ? "" : " ") + typed;
     }
     Lamp& lamp = reader.lamp;
+    if (reader.x)
+        return Error{ErrorCode::Usage, {}, {}, *reader.x, "its y after it, such as x0.38 y0.377"};
     if (!reader.kindSeen && !lamp.harmonics.empty())
         lamp.kind = LampKind::Measured;
     else if (!reader.kindSeen && lamp.pulses)
@@ -171,6 +222,13 @@ std::string shareWord(Fraction share) {
     return read && *read == share ? percent : spell(share);
 }
 
+std::string sideWord(LightSide side) {
+    for (const auto& known : kSideWords)
+        if (known.side == side)
+            return std::string(known.word);
+    return {};
+}
+
 std::string lineWith(const Lamp& lamp, const std::string& name) {
     const std::string word(wordOf(lamp.kind));
     std::string line = lamp.name == word ? word : name + " " + word;
@@ -181,14 +239,52 @@ std::string lineWith(const Lamp& lamp, const std::string& name) {
         add("depth" + shareWord(*lamp.depth));
     if (lamp.duty)
         add("duty" + shareWord(*lamp.duty));
+    if (lamp.side != LightSide::Unsaid)
+        add(sideWord(lamp.side));
+    if (lamp.colour)
+        line += " " + spell(*lamp.colour);
+    if (lamp.colourEnd)
+        line += " >" + spell(*lamp.colourEnd);
+    for (const auto& gel : lamp.gels)
+        add("gel:" + gel);
     if (lamp.share)
         add("share" + shareWord(*lamp.share));
+    if (lamp.behind)
+        add("behind" + shareWord(*lamp.behind));
     for (const auto& harmonic : lamp.harmonics)
         add("h" + std::to_string(harmonic.order) + ":" + shareWord(harmonic.depth));
     return line;
 }
 
 } // namespace
+
+Result<Scene> withLamp(Scene scene, std::optional<std::size_t> at, const Lamp& lamp) {
+    if (at && *at < scene.lamps.size()) {
+        const std::string before = scene.lamps[*at].name;
+        for (auto& patch : scene.patches)
+            if (patch.lamp == before)
+                patch.lamp = lamp.name;
+        scene.lamps[*at] = lamp;
+    } else {
+        if (scene.lamps.size() >= kMostLamps)
+            return Error{ErrorCode::OutOfRange, {}, {}, lamp.name, "at most 64 lamps in a scene"};
+        scene.lamps.push_back(lamp);
+    }
+    for (const auto& [share, what] :
+         {std::pair(&Lamp::share, "subject"), std::pair(&Lamp::behind, "background")}) {
+        double sum = 0;
+        for (const auto& one : scene.lamps)
+            sum += (one.*share).value_or(Fraction(0)).value();
+        if (sum > 1 + 1e-9)
+            return Error{ErrorCode::OutOfRange,
+                         {},
+                         {},
+                         print(Fraction(sum)),
+                         std::string("shares of the light on the ") + what +
+                             " that make no more than 100 % together"};
+    }
+    return scene;
+}
 
 std::string lineOf(const Lamp& lamp) {
     const std::string plain = lineWith(lamp, lamp.name);

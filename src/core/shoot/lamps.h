@@ -3,6 +3,7 @@
 #include "core/base/result.h"
 #include "core/shoot/scene.h"
 
+#include <optional>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -23,10 +24,16 @@ namespace bslate {
 [[nodiscard]] std::vector<PulsedLight> lightsOf(const Scene& scene, Hertz mains);
 
 /// A lamp typed as one line: a kind (`bulbs`, `tubes`, `panels`, `dimmed`, `rectified`,
-/// `measured`, `steady`), `100Hz`, `depth70%`, `duty25%`, `share70%`, harmonics `h1:40%`; the rest
-/// is its name. A frequency alone means a dimmed LED, harmonics alone a measured lamp. The piece
-/// that cannot be read is in `got`.
+/// `measured`, `steady`), `100Hz`, `depth70%`, `duty25%`, harmonics `h1:40%`; its colour
+/// (`4100K duv+0.012`, `x0.38 y0.377`, `>3200K` where it goes to) and gels (`gel:ID`); `share70%`
+/// on the subject, `behind30%` on the background; `key`, `fill`, `kicker` or `back`; the rest is
+/// its name. A frequency alone means a dimmed LED, harmonics alone a measured lamp. The piece that
+/// cannot be read is in `got`.
 [[nodiscard]] Result<Lamp> parseLampLine(std::string_view text);
+
+/// The scene with a lamp in the place of another, or after all of them. Patches that it lights
+/// follow its name. Fails with OutOfRange for too many lamps or shares of more than all.
+[[nodiscard]] Result<Scene> withLamp(Scene scene, std::optional<std::size_t> at, const Lamp& lamp);
 
 /// The line that gives a lamp back.
 [[nodiscard]] std::string lineOf(const Lamp& lamp);

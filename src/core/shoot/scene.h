@@ -4,6 +4,7 @@
 #include "core/base/extra_keys.h"
 #include "core/cadence/pulse.h"
 #include "core/light/described.h"
+#include "core/light/light_colour.h"
 #include "core/quantity/light_reading.h"
 #include "core/shoot/handling.h"
 
@@ -32,6 +33,9 @@ enum class PatchRole {
            role == PatchRole::SkinDark;
 }
 
+/// Which light of the scene a patch is lit by, or a lamp is.
+enum class LightSide { Unsaid, Key, Fill, Kicker, Background };
+
 struct Patch {
     std::string id;
     std::string name;
@@ -39,6 +43,8 @@ struct Patch {
     LightReading reading;
     Reflectance reflectance{0.18}; ///< used when the reading is an illuminance
     bool estimated = false;        ///< described, not metered yet
+    LightSide side = LightSide::Unsaid;
+    std::string lamp; ///< name of the lamp that lights it; empty, or none of that name: all do
     ExtraKeys extra;
     friend bool operator==(const Patch&, const Patch&) = default;
 };
@@ -73,6 +79,8 @@ enum class LampKind {
 };
 /// More patches than this are refused in a scene.
 inline constexpr std::size_t kMostPatches = 500;
+/// More gels than this are refused on a lamp.
+inline constexpr std::size_t kMostGels = 8;
 /// More lamps than this are refused in a scene.
 inline constexpr std::size_t kMostLamps = 64;
 
@@ -80,11 +88,16 @@ inline constexpr std::size_t kMostLamps = 64;
 struct Lamp {
     std::string name;
     LampKind kind = LampKind::Electronic;
-    std::optional<Hertz> pulses;     ///< of its own; none: twice the mains
-    std::optional<Fraction> depth;   ///< how far it pulses
-    std::optional<Fraction> duty;    ///< of a dimmed LED: how long it is on
-    std::optional<Fraction> share;   ///< of the light on the subject
-    std::vector<Harmonic> harmonics; ///< of a measured lamp
+    std::optional<Hertz> pulses;          ///< of its own; none: twice the mains
+    std::optional<Fraction> depth;        ///< how far it pulses
+    std::optional<Fraction> duty;         ///< of a dimmed LED: how long it is on
+    std::optional<Fraction> share;        ///< of the light on the subject
+    std::vector<Harmonic> harmonics;      ///< of a measured lamp
+    std::optional<LightColour> colour;    ///< before its gels; none: usual for the kind
+    std::optional<LightColour> colourEnd; ///< where it goes to during the take
+    std::optional<Fraction> behind;       ///< of the light on the background
+    LightSide side = LightSide::Unsaid;
+    std::vector<std::string> gels; ///< ids, at most kMostGels
     ExtraKeys extra;
     friend bool operator==(const Lamp&, const Lamp&) = default;
 };
@@ -107,7 +120,10 @@ struct Scene {
     Hazards hazards;
     std::optional<DescribedLight> described;
     std::optional<LightChange> change;
+    std::optional<LightColour> light; ///< its colour where no lamps are told; none: as described
     std::vector<Lamp> lamps;
+    std::optional<Stops> keyOverFill; ///< wanted
+    std::optional<Stops> keyOverBack; ///< wanted, subject over background
     std::optional<DepthWish> depth;
     WidthsPerSecond subjectSpeed{0};     ///< 0 when it does not matter
     std::optional<DegreesPerSecond> pan; ///< how fast the camera pans; none: it does not

@@ -6,6 +6,13 @@
 /// The fields of a scene, its lamps and its patches.
 namespace bslate {
 
+namespace as {
+inline constexpr form::Spelled<LightColour> kLightColour{
+    parseLightColour, written::exactly<LightColour>,
+    "^[0-9]+(\\.[0-9]+)?K( duv[+-][0-9]+(\\.[0-9]+)?)?$",
+    "the colour of a light: kelvin, 1667 to 40 000, and Duv where it is not as usual"};
+} // namespace as
+
 inline constexpr NamedValue<PatchRole> kRoleNames[] = {{"grey", PatchRole::Grey},
                                                        {"skin-light", PatchRole::SkinLight},
                                                        {"skin-medium", PatchRole::SkinMedium},
@@ -26,6 +33,11 @@ inline constexpr NamedValue<DescribedLight> kLightNames[] = {
     {"office", DescribedLight::Office},
     {"domestic", DescribedLight::Domestic},
     {"candle", DescribedLight::Candle}};
+inline constexpr NamedValue<LightSide> kSideNames[] = {{"unsaid", LightSide::Unsaid},
+                                                       {"key", LightSide::Key},
+                                                       {"fill", LightSide::Fill},
+                                                       {"kicker", LightSide::Kicker},
+                                                       {"background", LightSide::Background}};
 inline constexpr NamedValue<Support> kSupportNames[] = {{"unsaid", Support::Unsaid},
                                                         {"tripod", Support::Tripod},
                                                         {"gimbal", Support::Gimbal},
@@ -60,7 +72,10 @@ struct Described<Patch> {
         required("reading", &Patch::reading, as::kReading, "Reading"),
         written("reflectance", &Patch::reflectance, as::kReflectance, "Reflectance",
                 "used when the reading is in lx or fc"),
-        spared("estimated", &Patch::estimated, form::Flag{}, "Estimated", "until it is metered")};
+        spared("estimated", &Patch::estimated, form::Flag{}, "Estimated", "until it is metered"),
+        spared("side", &Patch::side, form::Named<LightSide>{kSideNames}, "Side",
+               "which light is on it", 6),
+        spared("lamp", &Patch::lamp, form::Text{}, "Lit by", "name of a lamp; empty: all", 6)};
 };
 
 template<>
@@ -82,7 +97,14 @@ struct Described<Lamp> {
         spared("duty", &Lamp::duty, as::kShare, "Duty", "how long a dimmed LED is on, above 0"),
         spared("share", &Lamp::share, as::kShare, "Share", "of the light on the subject"),
         spared("harmonics", &Lamp::harmonics, form::List{form::Object<Harmonic>{}}, "Harmonics",
-               "of a measured lamp")};
+               "of a measured lamp"),
+        spared("colour", &Lamp::colour, as::kLightColour, "Colour",
+               "before its gels; missing: usual for the kind", 6),
+        spared("colour_end", &Lamp::colourEnd, as::kLightColour, "Goes to", "during the take", 6),
+        spared("behind", &Lamp::behind, as::kShare, "Behind", "share of the background's light", 6),
+        spared("side", &Lamp::side, form::Named<LightSide>{kSideNames}, "Side", "", 6),
+        spared("gels", &Lamp::gels, form::List{form::Text{}, kMostGels, "gels on a lamp"}, "Gels",
+               "ids", 6)};
     static std::optional<FieldFault> check(const Lamp& lamp) {
         if (lamp.duty && lamp.duty->value() <= 0)
             return FieldFault{"duty", {}, "above 0"};
@@ -130,6 +152,12 @@ struct Described<Scene> {
         spared("described", &Scene::described, form::Named<DescribedLight>{kLightNames},
                "Described light", "in a word, before it is metered"),
         spared("light_change", &Scene::change, form::Object<LightChange>{}, "Light change"),
+        spared("light", &Scene::light, as::kLightColour, "Colour of the light",
+               "where no lamps are told", 6),
+        spared("key_over_fill_stops", &Scene::keyOverFill, form::Number{-15, 15}, "Key over fill",
+               "wanted", 6),
+        spared("key_over_back_stops", &Scene::keyOverBack, form::Number{-15, 15},
+               "Subject over background", "wanted", 6),
         renamed(spared("lamps", &Scene::lamps,
                        form::List{form::Object<Lamp>{}, kMostLamps, "lamps in a scene"}, "Lamps"),
                 "sources"),

@@ -74,6 +74,7 @@ struct SceneLineReader {
     bool light();
     bool change();
     bool lamp();
+    bool colour();
     bool depth();
     bool motion();
     bool length();
@@ -229,6 +230,23 @@ bool SceneLineReader::lamp() {
     return take(LinePart::Lamp);
 }
 
+bool SceneLineReader::colour() {
+    const std::string typed = lowered(words[at]);
+    if (!isDigit(typed.front()) || !(typed.ends_with('k') || typed.ends_with("mired")))
+        return false;
+    auto& told = line.scene.lamps.empty() ? line.scene.light : line.scene.lamps.back().colour;
+    const bool more = lowered(pair()).find(" duv") != std::string::npos;
+    for (const std::size_t count : {std::size_t{2}, std::size_t{1}}) {
+        if (count == 2 && !more)
+            continue;
+        if (const auto read = parseLightColour(count == 2 ? pair() : words[at])) {
+            told = *read;
+            return take(LinePart::Colour, count);
+        }
+    }
+    return false;
+}
+
 bool SceneLineReader::depth() {
     const std::string typed = lowered(words[at]);
     if (typed.front() != 't' || typed.size() < 2 || !isDigit(typed[1]))
@@ -320,8 +338,8 @@ void SceneLineReader::next() {
             named();
         return;
     }
-    if (number() || change() || word() || handling() || day() || lamp() || depth() || motion() ||
-        small() || length() || light())
+    if (number() || change() || word() || handling() || day() || lamp() || colour() || depth() ||
+        motion() || small() || length() || light())
         return;
     const std::string& typed = words[at];
     // A digit in front announces a quantity: a mistyped one must not end up in the name.
@@ -332,7 +350,7 @@ void SceneLineReader::next() {
                   {},
                   typed,
                   "a reading such as 26cd/m2 or 108lx, a time such as 12min or 05:40, x4, T2.8, "
-                  "400Hz, 54deg or 9C"};
+                  "400Hz, 4300K, 54deg or 9C"};
         ++at;
         return;
     }

@@ -21,6 +21,7 @@ enum class LinePart {
     Reading,    ///< `26cd/m2`, `108 lx`, `EV 10.6`
     Described,  ///< `sun`, `hazy`, `overcast`, `shade`, `dusk`, `night`, `office`, `home`, `candle`
     Change,     ///< `to EV14.6 in 40min`, or `>EV14.6/40min`
+    Colour,     ///< `4300K`, `4300K duv+0.004`: of the lamp before it, else of all the light
     Lamp,       ///< `bulbs`, `tubes`, `panels`, `dimmed`, `400Hz`
     Depth,      ///< `T2.8-T5.6`, `T4`
     Speed,      ///< `0.5w/s`: frame widths a second

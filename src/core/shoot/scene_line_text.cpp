@@ -47,6 +47,7 @@ std::vector<Lamp> keptLamps(const std::vector<Lamp>& before, std::vector<Lamp> t
                                  [](const auto& a, const auto& b) { return a.kind == b.kind; });
     for (std::size_t i = 0; same && i < told.size(); ++i) {
         told[i].pulses = typed[i].pulses;
+        told[i].colour = typed[i].colour;
         typed[i] = told[i];
     }
     std::vector<Lamp> kept;
@@ -92,12 +93,16 @@ std::string lineWith(const Scene& scene, const std::string& name) {
     if (scene.change)
         add(">" + compact(spell(scene.change->to)) + "/" +
             compact(spellDuration(scene.change->over)));
+    if (scene.light)
+        add(spell(*scene.light));
     for (const auto& lamp : scene.lamps) {
         if (!isOnTheLine(lamp.kind))
             continue;
         add(std::string(wordOf(lamp.kind)));
         if (lamp.pulses)
             add(compact(spell(*lamp.pulses)));
+        if (lamp.colour)
+            add(spell(*lamp.colour));
     }
     if (scene.depth)
         add(spell(scene.depth->widest) + "-" + spell(scene.depth->narrowest));
@@ -141,6 +146,8 @@ Scene rewritten(const Scene& scene, const SceneLine& line) {
     result.extra = scene.extra;
     const auto typed = line.scene.patches.front();
     result.patches = scene.patches;
+    result.keyOverFill = scene.keyOverFill;
+    result.keyOverBack = scene.keyOverBack;
     result.lamps = keptLamps(scene.lamps, line.scene.lamps);
     for (auto& patch : result.patches)
         if (patch.role == PatchRole::Grey) {

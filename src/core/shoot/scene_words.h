@@ -32,6 +32,14 @@ inline constexpr std::array kLampWords = {
     LampWord{"rectified", LampKind::Rectified}, LampWord{"measured", LampKind::Measured},
     LampWord{"steady", LampKind::Steady}};
 
+struct SideWord {
+    std::string_view word;
+    LightSide side;
+};
+inline constexpr std::array kSideWords = {
+    SideWord{"key", LightSide::Key}, SideWord{"fill", LightSide::Fill},
+    SideWord{"kicker", LightSide::Kicker}, SideWord{"back", LightSide::Background}};
+
 struct SupportWord {
     std::string_view word;
     Support support;

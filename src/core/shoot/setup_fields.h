@@ -22,6 +22,8 @@ inline constexpr NamedValue<SecondSlot> kSecondSlotNames[] = {{"unused", SecondS
                                                               {"mirror", SecondSlot::Mirror},
                                                               {"relay", SecondSlot::Relay},
                                                               {"proxy", SecondSlot::Proxy}};
+inline constexpr NamedValue<WhiteBy> kWhiteByNames[] = {{"preset", WhiteBy::Preset},
+                                                        {"card", WhiteBy::Card}};
 inline constexpr NamedValue<Payer> kPayerNames[] = {{"nd", Payer::Nd},
                                                     {"iris", Payer::Iris},
                                                     {"light", Payer::Light},
@@ -94,6 +96,13 @@ struct Described<Setup> {
         required("base", &Setup::base, as::kIso, "Base ISO"),
         required("rating", &Setup::rating, as::kIso, "Rating"),
         written("white", &Setup::white, as::kKelvin, "&White"),
+        spared("tint", &Setup::tint, form::Number{-1000, 1000}, "Tint",
+               "the camera's units; above 0 answers green light", 6),
+        spared("white_by", &Setup::whiteBy, form::Named<WhiteBy>{kWhiteByNames}, "White by", "", 6),
+        spared("white_nd_stops", &Setup::whiteNd, form::Number{0, 40}, "Measured through",
+               "stops of ND on the lens then", 6),
+        spared("wanted_white", &Setup::wantedWhite, as::kKelvin, "Wanted white",
+               "the grade is to have; missing: as shot", 6),
         required("school", &Setup::school, form::Named<School>{kSchoolNames}, "School"),
         written("shutter_school", &Setup::shutterSchool,
                 form::Named<ShutterSchool>{kShutterSchoolNames}, "Shutter school"),

@@ -17,7 +17,7 @@
 /// half-edited (a setup naming a camera that is gone); evaluation says what is missing.
 namespace bslate {
 
-inline constexpr int kShootVersion = 5;
+inline constexpr int kShootVersion = 6;
 
 /// Who compensates a change that costs or gives stops.
 enum class Payer { Nd, Iris, Light, Rating, Nobody };
@@ -51,6 +51,10 @@ struct Setup {
     ExposureIndex base{800};
     ExposureIndex rating{800};
     Kelvin white{5600};
+    Tint tint{0};
+    WhiteBy whiteBy = WhiteBy::Preset;
+    std::optional<Stops> whiteNd;      ///< ND that was on when the card was measured
+    std::optional<Kelvin> wantedWhite; ///< the grade is to have; none: as shot
     School school = School::Nominal;
     Payer payer = Payer::Nd;
     int bank = 0;                      ///< recalled before it: 1-based, 0 for none

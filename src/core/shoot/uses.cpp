@@ -41,6 +41,10 @@ std::optional<User> userOf(const Shoot& shoot, GearKind kind, std::string_view i
     if (const auto* setup =
             firstSetup(shoot, [&](const Setup& one) { return names(shoot, one, kind, id); }))
         return User{User::Kind::Setup, setup->number};
+    for (const auto& scene : shoot.scenes)
+        for (const auto& lamp : scene.lamps)
+            if (kind == GearKind::Gel && contains(lamp.gels, id))
+                return User{User::Kind::Gear, lamp.name};
     for (const auto& camera : shoot.kit.cameras)
         if ((kind == GearKind::Lens && camera.fixedLens == id) ||
             (kind == GearKind::Battery && contains(camera.batteries, id)))

@@ -11,12 +11,12 @@ namespace bslate {
 
 struct User {
     enum class Kind { Setup, Gear } kind;
-    std::string name; ///< number of the setup, name of the camera or charger
+    std::string name; ///< number of the setup, name of the camera, charger or lamp
     friend bool operator==(const User&, const User&) = default;
 };
 
-/// The first setup, camera or charger that names it, or records in what was measured on it; nothing
-/// when it may go.
+/// The first setup, lamp, camera or charger that names it, or records in what was measured on it;
+/// nothing when it may go.
 [[nodiscard]] std::optional<User> userOf(const Shoot& shoot, GearKind kind, std::string_view id);
 
 /// The first setup in a scene, or recording in a profile or in what was measured in it; null when

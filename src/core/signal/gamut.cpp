@@ -81,6 +81,10 @@ Matrix3 rgbToXyz(const Gamut& gamut) {
     return primaries;
 }
 
+Matrix3 xyzToRgb(const Gamut& gamut) {
+    return inverse(rgbToXyz(gamut));
+}
+
 Matrix3 bradford(Chromaticity from, Chromaticity to) {
     constexpr Matrix3 cones{
         {{0.8951, 0.2664, -0.1614}, {-0.7502, 1.7135, 0.0367}, {0.0389, -0.0685, 1.0296}}};
@@ -103,7 +107,7 @@ Matrix3 convert(const Gamut& from, const Gamut& to) {
     const Matrix3 source = from.white == to.white
                                ? rgbToXyz(from)
                                : product(bradford(from.white, to.white), rgbToXyz(from));
-    return product(inverse(rgbToXyz(to)), source);
+    return product(xyzToRgb(to), source);
 }
 
 std::optional<Gamut> gamutOf(const Matrix3& m) {

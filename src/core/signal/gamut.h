@@ -38,6 +38,9 @@ using Matrix3 = std::array<std::array<double, 3>, 3>;
 /// Linear RGB to CIE XYZ with Y = 1 for white (SMPTE RP 177).
 [[nodiscard]] Matrix3 rgbToXyz(const Gamut& gamut);
 
+/// Its inverse.
+[[nodiscard]] Matrix3 xyzToRgb(const Gamut& gamut);
+
 /// What takes XYZ under one white to XYZ under another: von Kries in the cone space of Bradford
 /// (values of Lam 1985 as in CIE 160 and ICC.1; from memory, confirmed by the reference library).
 [[nodiscard]] Matrix3 bradford(Chromaticity from, Chromaticity to);

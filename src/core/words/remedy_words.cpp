@@ -59,6 +59,12 @@ constexpr std::array kRemedies = {
     RemedyWords{RemedyId::NoBank, "no-bank", "{setups} by hand, no bank"},
     RemedyWords{RemedyId::BestBanks, "best-banks", "The banks that cost least"},
     RemedyWords{RemedyId::PutBack, "put-back", "{function} back on {control}"},
+    RemedyWords{RemedyId::SetWhite, "set-white", "White {white}"},
+    RemedyWords{RemedyId::WhiteBetween, "white-between", "White between, {white}"},
+    RemedyWords{RemedyId::WhiteAs, "white-as", "White {white}, as {setup}"},
+    RemedyWords{RemedyId::GelLamp, "gel-lamp", "{gels} on {lamp}"},
+    RemedyWords{RemedyId::MeasureWhite, "measure-white", "Measured again through the ND"},
+    RemedyWords{RemedyId::MoveLight, "move-light", "{lamp} by {+by}"},
 };
 
 constexpr bool inOrder() {

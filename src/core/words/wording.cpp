@@ -197,9 +197,9 @@ std::string nameOf(IsoBehaviour behaviour, const Translator& translate) {
 
 std::string nameOf(DialInField field, const Translator& translate) {
     constexpr const char* names[] = {
-        "Camera",      "Recording",   "Rate", "Region", "Shutter",   "Profile",     "Base",
-        "Rating",      "White",       "Iris", "ND",     "Card",      "Second slot", "Sound",
-        "Zebra, skin", "Zebra, clip", "Bank", "Focus",  "Stabiliser"};
+        "Camera", "Recording",   "Rate",        "Region", "Shutter", "Profile",   "Base",
+        "Rating", "White",       "Gel",         "Iris",   "ND",      "Card",      "Second slot",
+        "Sound",  "Zebra, skin", "Zebra, clip", "Bank",   "Focus",   "Stabiliser"};
     return translated(names[static_cast<int>(field)], translate);
 }
 

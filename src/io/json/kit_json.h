@@ -9,7 +9,7 @@
 
 namespace bslate::io {
 
-inline constexpr int kKitVersion = 5;
+inline constexpr int kKitVersion = 6;
 
 /// Reads a `*.bskit.json` text (docs/file-format.md). `file` only names the source in errors.
 /// Nothing is half-loaded: a fault anywhere gives the error with its JSON pointer.

@@ -43,6 +43,18 @@ TEST(WithScene, MakesNoSetupWhereItsNumberIsTakenOrMissingOrThereIsNoCamera) {
     EXPECT_EQ(added.shoot.scenes.size(), 2u) << "the scene is kept all the same";
 }
 
+TEST(WithScene, StartsWithWhiteForItsKeyAndGoesOnInIt) {
+    const Shoot before = sample::shoot();
+    const auto day = withScene(before, line("3A pier ext 6500K 120cd/m2"), &before.setups[0]);
+    EXPECT_EQ(findSetup(day.shoot, day.setup)->white, Kelvin(6500));
+    const auto home = withScene(before, line("3A kitchen int bulbs 20cd/m2"), &before.setups[0]);
+    EXPECT_EQ(findSetup(home.shoot, home.setup)->white, Kelvin(2900)) << "2850 K as usual, by 100";
+    auto cool = home.shoot;
+    findSetup(cool, home.setup)->white = Kelvin(3300);
+    const auto next = withSetup(cool, findSetup(cool, home.setup), "Close", startingScene("x"));
+    EXPECT_EQ(findSetup(next.shoot, next.setup)->white, Kelvin(3300)) << "they cut together";
+}
+
 TEST(WithSetup, FollowsTheOneAtHand) {
     const Shoot before = sample::shoot();
     const auto added = withSetup(before, &before.setups[0], "Close", startingScene("unused"));

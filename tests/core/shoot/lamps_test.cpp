@@ -22,6 +22,39 @@ TEST(LampLine, SaysWhatALampDoes) {
         EXPECT_EQ(lineOf(*parseLampLine(line)), line);
 }
 
+TEST(LampLine, TellsColourSideAndGels) {
+    const auto tubes = *parseLampLine("old tubes 4100K duv+0.012 >3200K key gel:rose behind30%");
+    EXPECT_EQ(tubes.name, "old");
+    EXPECT_EQ(tubes.colour, (LightColour{Kelvin(4100), Duv(0.012)}));
+    EXPECT_EQ(tubes.colourEnd, (LightColour{Kelvin(3200), {}}));
+    EXPECT_EQ(tubes.side, LightSide::Key);
+    EXPECT_EQ(tubes.gels, std::vector<std::string>{"rose"});
+    EXPECT_EQ(tubes.behind, Fraction(0.3));
+    EXPECT_NEAR(parseLampLine("strip panels x0.3721 y0.3751")->colour->cct.value(), 4224, 1.5);
+    EXPECT_EQ(parseLampLine("bounce steady 250mired")->colour->cct, Kelvin(4000));
+    EXPECT_EQ(parseLampLine("\"key panel\" panels")->side, LightSide::Unsaid) << "a name";
+    for (const char* line : {"old tubes key 4100K duv+0.012 >3200K gel:a gel:b share70% behind30%",
+                             "\"key\" steady back 6500K", "\"4300K\" steady"})
+        EXPECT_EQ(lineOf(*parseLampLine(line)), line);
+}
+
+TEST(LampLine, SharesOfASceneMakeNoMoreThanAll) {
+    Scene scene;
+    scene.lamps = {*parseLampLine("a tubes share70%"), *parseLampLine("b steady share30%")};
+    scene.patches.emplace_back();
+    scene.patches[0].lamp = "b";
+    EXPECT_FALSE(withLamp(scene, std::nullopt, *parseLampLine("c steady share1%")).ok());
+    EXPECT_TRUE(withLamp(scene, std::nullopt, *parseLampLine("c steady")).ok());
+    const auto renamed = withLamp(scene, 1, *parseLampLine("sky steady share30% behind100%"));
+    ASSERT_TRUE(renamed.ok());
+    EXPECT_EQ(renamed->patches[0].lamp, "sky");
+    const auto over = withLamp(*renamed, 0, *parseLampLine("a tubes share70% behind5%"));
+    ASSERT_FALSE(over.ok());
+    EXPECT_NE(message(over.error()).find("background"), std::string::npos);
+    scene.lamps.resize(kMostLamps);
+    EXPECT_FALSE(withLamp(scene, std::nullopt, *parseLampLine("c steady")).ok());
+}
+
 TEST(LampLine, WrongPiecesAreNamed) {
     const struct {
         const char* line;
@@ -33,6 +66,12 @@ TEST(LampLine, WrongPiecesAreNamed) {
                  {"measured h65:1%", "h65:1%"},
                  {"measured h1.5:1%", "h1.5:1%"},
                  {"tubes 70%", "70%"},
+                 {"tubes 500K", "500K"},
+                 {"tubes 90000K", "90000K"},
+                 {"tubes duv+0.01", "duv+0.01"},
+                 {"tubes 4100K duv+0.2", "duv+0.2"},
+                 {"tubes x0.3", "x0.3"},
+                 {"tubes x0.9 y0.9", "y0.9"},
                  {"somewhere", "somewhere"},
                  {"", ""}};
     for (const auto& entry : wrong) {

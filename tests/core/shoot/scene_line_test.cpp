@@ -85,6 +85,23 @@ TEST(SceneLine, LampsItCannotTellAreKept) {
     EXPECT_FALSE(more.lamps[1].depth.has_value()) << "other lamps, so nothing is carried over";
 }
 
+TEST(SceneLine, ColourIsOfTheLampBeforeItOrOfAllTheLight) {
+    const auto day = *parseSceneLine("quay ext 5600K overcast 12000lx");
+    EXPECT_EQ(day.scene.light, (LightColour{Kelvin(5600), {}}));
+    const auto shop = *parseSceneLine("shop int tubes 4100K duv+0.012 100Hz bulbs 2800K");
+    EXPECT_FALSE(shop.scene.light);
+    EXPECT_EQ(shop.scene.lamps[0].colour, (LightColour{Kelvin(4100), Duv(0.012)}));
+    EXPECT_EQ(shop.scene.lamps[1].colour, (LightColour{Kelvin(2800), {}}));
+    EXPECT_EQ(parseSceneLine(lineOf(shop.scene))->scene, shop.scene);
+    EXPECT_EQ(parseSceneLine(lineOf(day.scene))->scene, day.scene);
+    Scene before = shop.scene;
+    before.lamps[0].gels = {"rose"};
+    const auto after = rewritten(before, *parseSceneLine("shop int tubes 4300K bulbs"));
+    EXPECT_EQ(after.lamps[0].colour->cct, Kelvin(4300));
+    EXPECT_EQ(after.lamps[0].gels, before.lamps[0].gels) << "what the line does not say";
+    EXPECT_FALSE(parseSceneLine("quay 90000K").ok());
+}
+
 TEST(SceneLine, ReadingsMayBeTwoWordsAndUnitsAreKept) {
     EXPECT_EQ(understood("1 causeway EV 10.6").scene.patches[0].reading,
               (LightReading{10.6, LightUnit::EvReflected}));

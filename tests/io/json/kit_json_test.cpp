@@ -109,7 +109,7 @@ TEST(KitJson, OptionalKeysHaveTheirDefaults) {
     const auto kit = readBack(json.dump());
     EXPECT_EQ(kit.cameras[0].banks, BankCount{});
     EXPECT_TRUE(kit.cameras[0].builtInNd.empty());
-    EXPECT_EQ(kit.cameras[0].whiteStepKelvin, 100);
+    EXPECT_EQ(kit.cameras[0].white.step, 100);
     EXPECT_EQ(kit.filterStages, 2);
 }
 

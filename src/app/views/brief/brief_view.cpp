@@ -272,7 +272,7 @@ void BriefView::refresh() {
 void BriefView::refreshRows(const Scene* now) {
     const std::size_t count = now ? now->patches.size() : 0;
     for (std::size_t i = 0; i < count; ++i)
-        row(i)->show(now->patches[i]);
+        row(i)->show(now->patches[i], now->lamps);
     for (auto i = static_cast<qsizetype>(count); i < m_rows.size(); ++i)
         m_rows[i]->hide();
 }

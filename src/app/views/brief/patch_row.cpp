@@ -25,6 +25,8 @@ std::optional<QString> patchNameCheck(const QString& text) {
                : std::nullopt;
 }
 
+constexpr int kSides = 5; // first in the list of lights, lamps after them
+
 bool isIncident(LightUnit unit) {
     return unit == LightUnit::Lux || unit == LightUnit::FootCandle;
 }
@@ -34,6 +36,7 @@ bool isIncident(LightUnit unit) {
 PatchRow::PatchRow(QWidget* parent)
     : QWidget(parent)
     , m_role(new QComboBox)
+    , m_light(new QComboBox)
     , m_reading(new QuantityEdit(checkWith(parseLightReading)))
     , m_reflectance(new QuantityEdit(checkWith(parseReflectance)))
     , m_duplicate(new QPushButton(tr("Copy")))
@@ -44,11 +47,14 @@ PatchRow::PatchRow(QWidget* parent)
         m_role->addItem(toQt(nameOf(static_cast<PatchRole>(i), translator())));
     m_reading->setFixedWidth(116);
     m_reflectance->setFixedWidth(64);
-    m_role->setFixedWidth(160);
+    m_role->setFixedWidth(150);
+    m_light->setFixedWidth(112);
+    m_light->setObjectName(QStringLiteral("patch-light"));
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     row->addWidget(m_name, 1);
     row->addWidget(m_role);
+    row->addWidget(m_light);
     row->addWidget(m_reading);
     row->addWidget(m_reflectance);
     row->addWidget(m_duplicate);
@@ -60,6 +66,14 @@ PatchRow::PatchRow(QWidget* parent)
     connect(m_role, &QComboBox::activated, this, [this](int index) {
         emit changed(tr("Change role"),
                      [index](Patch& patch) { patch.role = static_cast<PatchRole>(index); });
+    });
+    connect(m_light, &QComboBox::activated, this, [this](int index) {
+        const QString lamp = index < kSides ? QString() : m_light->itemData(index).toString();
+        emit changed(tr("Light on the patch"), [index, lamp](Patch& patch) {
+            patch.lamp = fromQt(lamp);
+            if (index < kSides)
+                patch.side = static_cast<LightSide>(index);
+        });
     });
     connect(m_reading, &QuantityEdit::entered, this, [this](const QString& text) {
         const auto reading = parseLightReading(fromQt(text)).valueOr({});
@@ -76,7 +90,21 @@ PatchRow::PatchRow(QWidget* parent)
     connect(m_delete, &QPushButton::clicked, this, &PatchRow::deleteRequested);
 }
 
-void PatchRow::show(const Patch& patch) {
+// Sides as the light on them is called, then the lamps one by one.
+void PatchRow::showLight(const Patch& patch, const std::vector<Lamp>& lamps) {
+    m_light->clear();
+    m_light->addItems({tr("any light"), tr("key"), tr("fill"), tr("kicker"), tr("background")});
+    m_light->setCurrentIndex(static_cast<int>(patch.side));
+    for (const auto& lamp : lamps) {
+        m_light->addItem(tr("by %1").arg(toQt(lamp.name)), toQt(lamp.name));
+        if (lamp.name == patch.lamp)
+            m_light->setCurrentIndex(m_light->count() - 1);
+    }
+    m_light->setAccessibleName(tr("Light on %1").arg(toQt(patch.name)));
+}
+
+void PatchRow::show(const Patch& patch, const std::vector<Lamp>& lamps) {
+    showLight(patch, lamps);
     m_id = toQt(patch.id);
     setObjectName(QStringLiteral("row-") + m_id);
     const QString name = toQt(patch.name);

@@ -22,7 +22,8 @@ class PatchRow : public QWidget {
 public:
     explicit PatchRow(QWidget* parent = nullptr);
 
-    void show(const Patch& patch);
+    /// `lamps`: what may light it.
+    void show(const Patch& patch, const std::vector<Lamp>& lamps);
     [[nodiscard]] const QString& id() const { return m_id; }
     void focusReading();
     void focusName(); ///< for a new patch: typing replaces its name
@@ -34,9 +35,12 @@ signals:
     void deleteRequested();
 
 private:
+    void showLight(const Patch& patch, const std::vector<Lamp>& lamps);
+
     QString m_id;
     QLineEdit* m_name;
     QComboBox* m_role;
+    QComboBox* m_light; ///< which side it is, or which lamp is on it
     QuantityEdit* m_reading;
     QuantityEdit* m_reflectance;
     QPushButton* m_duplicate;

@@ -27,6 +27,8 @@ QString nameOf(LinePart part) {
         return SceneEntry::tr("light, estimated");
     case LinePart::Change:
         return SceneEntry::tr("light goes");
+    case LinePart::Colour:
+        return SceneEntry::tr("colour of light");
     case LinePart::Lamp:
         return SceneEntry::tr("lamp");
     case LinePart::Depth:

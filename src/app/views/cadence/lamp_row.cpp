@@ -110,12 +110,16 @@ void LampRow::wire(LampBlock& block, std::size_t index) {
             [this, setPulses](int hertz) { setPulses(m_dragFrom + hertz, m_drag); });
     connect(&block, &LampBlock::typed, this, [this, index](const QString& line) {
         const auto typed = parseLampLine(fromQt(line));
-        if (typed)
-            changeLamp(tr("Change lamp"), index, [&](Lamp& lamp) {
-                const ExtraKeys extra = lamp.extra;
-                lamp = *typed;
-                lamp.extra = extra;
-            });
+        const auto* scene = m_actions.document().scene();
+        if (!typed || !scene || index >= scene->lamps.size())
+            return;
+        Lamp lamp = *typed;
+        lamp.extra = scene->lamps[index].extra;
+        if (const auto after = withLamp(*scene, index, lamp))
+            m_actions.changeScene(tr("Change lamp"), toQt(scene->id),
+                                  [&](Scene& changed) { changed = *after; });
+        else
+            emit refused(messageOf(after.error()));
     });
     connect(&block, &LampBlock::refused, this, &LampRow::refused);
     connect(&block, &LampBlock::deleteRequested, this, [this, index] {
@@ -149,12 +153,17 @@ void LampRow::addLamp() {
 
 void LampRow::enterNew(const QString& line) {
     m_new->hide();
-    auto lamp = parseLampLine(fromQt(line));
+    const auto lamp = parseLampLine(fromQt(line));
     const auto* scene = m_actions.document().scene();
     if (!lamp || !scene)
         return;
+    const auto after = withLamp(*scene, std::nullopt, *lamp);
+    if (!after) {
+        emit refused(messageOf(after.error()));
+        return;
+    }
     m_actions.changeScene(tr("Add lamp"), toQt(scene->id),
-                          [&](Scene& changed) { changed.lamps.push_back(*std::move(lamp)); });
+                          [&](Scene& changed) { changed = *after; });
     m_blocks[m_actions.document().scene()->lamps.size() - 1]->setFocus();
 }
 

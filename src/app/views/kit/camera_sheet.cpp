@@ -122,7 +122,8 @@ void CameraSheet::buildBody(QFormLayout& form) {
     for (const auto& choice : shutterChoices())
         m_shutter->addItem(choice.name);
     form.addRow(tr("Sh&utter"), m_shutter);
-    m_white = line(form, tr("&White step, K"), "camera-white", QStringLiteral("100"));
+    m_white = line(form, tr("&White dial"), "camera-white",
+                   tr("100, or 50 2500-10000 tint 0.0013 to 9 M/G"));
     m_zebra = line(form, tr("&Zebra step, %"), "camera-zebra", QStringLiteral("5"));
     m_tap->addItems({tr("on the recorded signal"), tr("on the viewing LUT")});
     form.addRow(tr("measured"), m_tap);

@@ -2,6 +2,7 @@
 
 #include "app/document/text.h"
 #include "core/kit/edit.h"
+#include "core/kit/white_dial_line.h"
 #include "core/quantity/number_text.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/parse_gear.h"
@@ -181,7 +182,7 @@ CameraText textOf(const Camera& camera) {
     text.cardSlots = slotNames.join(QStringLiteral(", "));
     text.clip = number(sensor.clip.value(), 2);
     text.range = number(dynamicRange(sensor, kSnr).value(), 2);
-    text.white = number(camera.whiteStepKelvin, 1);
+    text.white = toQt(spell(camera.white));
     text.zebra = number(camera.zebra.step, 1);
     text.banks = QString::number(camera.banks.internal);
     if (camera.banks.onCard > 0)
@@ -209,8 +210,7 @@ Result<Camera> cameraFrom(const Camera& before, const CameraText& text) {
     readSensor(fields, text, camera);
     readBases(fields, text, camera);
     readSlots(fields, text.cardSlots, camera);
-    camera.whiteStepKelvin =
-        fields.in(tr("White step"), text.white, 1, 1000, "kelvin from 1 to 1000");
+    camera.white = fields.parsed(tr("White dial"), text.white, parseWhiteDial);
     camera.zebra.step = fields.in(tr("Zebra step"), text.zebra, 0.1, 50, "percent from 0.1 to 50");
     const auto banks = text.banks.split(QLatin1Char('+'));
     constexpr const char* bankWords = "a number of banks such as 3, or 3+4 with four on the card";

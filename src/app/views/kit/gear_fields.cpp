@@ -4,12 +4,14 @@
 #include "app/document/text.h"
 #include "core/base/find_by_id.h"
 #include "core/kit/gear_fields.h"
+#include "core/quantity/number_text.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 
 #include <algorithm>
 #include <charconv>
+#include <cmath>
 
 namespace bslate::app {
 namespace {
@@ -210,6 +212,36 @@ std::vector<GearField> filterFields(const Filter& filter) {
     return std::move(b.fields);
 }
 
+template<class Q>
+Result<Q> parseShift(std::string_view text, double most, const char* expected) {
+    auto number = toQt(text).trimmed();
+    number.remove(QStringLiteral("mired"), Qt::CaseInsensitive);
+    bool read = false;
+    const double value = QLocale::c().toDouble(number.trimmed(), &read);
+    if (read && std::abs(value) <= most)
+        return Q(value);
+    return Error{ErrorCode::OutOfRange, {}, {}, std::string(text), expected};
+}
+
+Result<Mired> parseMiredShift(std::string_view text) {
+    return parseShift<Mired>(text, 500, "a shift in mired from -500 to 500; above 0 warms");
+}
+Result<Duv> parseDuvShift(std::string_view text) {
+    return parseShift<Duv>(text, 0.05, "a shift in Duv from -0.05 to 0.05; above 0 greens");
+}
+
+std::vector<GearField> gelFields(const Gel& gel) {
+    Builder<Gel> b{&Kit::gels, gel.id, {}};
+    b.name(gel);
+    b.field<Mired>("shift_mired", exact(gel.shift.value()), parseMiredShift,
+                   [](Gel& g, Mired shift) { g.shift = shift; });
+    b.field<Duv>("shift_duv", exact(gel.duv.value()), parseDuvShift,
+                 [](Gel& g, Duv shift) { g.duv = shift; });
+    b.field<Fraction>("transmission", print(gel.transmission), parseShare,
+                      [](Gel& g, Fraction share) { g.transmission = share; });
+    return std::move(b.fields);
+}
+
 std::vector<GearField> cardFields(const MemoryCard& card, int most) {
     Builder<MemoryCard> b{&Kit::cards, card.id, {}};
     b.name(card);
@@ -293,6 +325,10 @@ std::vector<GearField> fieldsOf(const Kit& kit, GearKind kind, const QString& id
         if (const auto* filter = findById(kit.filters, wanted))
             return filterFields(*filter);
         break;
+    case GearKind::Gel:
+        if (const auto* gel = findById(kit.gels, wanted))
+            return gelFields(*gel);
+        break;
     case GearKind::Card:
         if (const auto* card = findById(kit.cards, wanted))
             return cardFields(*card, roomFor(kit, &Kit::cards, *card));
@@ -334,6 +370,9 @@ std::vector<std::pair<QString, QString>> itemsOf(const Kit& kit, GearKind kind) 
         break;
     case GearKind::Filter:
         list(kit.filters);
+        break;
+    case GearKind::Gel:
+        list(kit.gels);
         break;
     case GearKind::Card:
         list(kit.cards);

@@ -24,10 +24,10 @@ namespace bslate::app {
 namespace {
 
 QString groupName(GearKind kind) {
-    const QString names[] = {KitView::tr("Cameras"),   KitView::tr("Lenses"),
-                             KitView::tr("Filters"),   KitView::tr("Cards"),
-                             KitView::tr("Batteries"), KitView::tr("Readers"),
-                             KitView::tr("Drives"),    KitView::tr("Chargers")};
+    const QString names[] = {
+        KitView::tr("Cameras"), KitView::tr("Lenses"), KitView::tr("Filters"),
+        KitView::tr("Gels"),    KitView::tr("Cards"),  KitView::tr("Batteries"),
+        KitView::tr("Readers"), KitView::tr("Drives"), KitView::tr("Chargers")};
     return names[static_cast<int>(kind)];
 }
 

@@ -66,7 +66,7 @@ private:
         QSize size;
         double scale = 0;
         Theme theme = Theme::Slate;
-        Stops clip, floor, offset;
+        Stops clip, floor, offset, firstClip, firstFloor;
         BitDepth depth;
         Curve curve;
         std::vector<ToolTarget> targets;
@@ -79,6 +79,7 @@ private:
     void drawGrid(QPainter& painter, const Geometry& g) const;
     void drawScene(QPainter& painter, const Geometry& g) const;
     void drawSensor(QPainter& painter, const Geometry& g) const;
+    void drawFirstChannels(QPainter& painter, const Geometry& g) const;
     void drawRecording(QPainter& painter, const Geometry& g) const;
     void drawCurve(QPainter& painter, const Geometry& g, Stops offset, const QPen& pen) const;
     void drawDots(QPainter& painter, const Geometry& g) const;

@@ -59,6 +59,8 @@ void LightCanvas::drawBackdrop(QPainter& painter, const Geometry& g) {
                           m_at->clip,
                           m_at->noiseFloor,
                           m_at->ratingOffset,
+                          m_at->white.firstClip,
+                          m_at->white.firstFloor,
                           m_at->depth,
                           m_context->profile->curve,
                           m_targets->tools,
@@ -164,6 +166,30 @@ void LightCanvas::drawScene(QPainter& painter, const Geometry& g) const {
     }
 }
 
+// Where the first channel of grey under the key ends or drowns, when that is not with the others.
+void LightCanvas::drawFirstChannels(QPainter& painter, const Geometry& g) const {
+    const auto& t = m_style.colours();
+    const QRectF& band = g.sensor;
+    const auto mark = [&](Stops at, std::size_t channel, double side) {
+        const QColor inks[] = {t.coral, t.sea, t.sky};
+        const QString letters[] = {tr("R"), tr("G"), tr("B")};
+        const double x = g.axis.x(at + m_at->ratingOffset);
+        if (x < g.axis.left || x > g.axis.right)
+            return;
+        painter.setPen(QPen(inks[channel], 2 * t.stroke, Qt::DashLine));
+        painter.drawLine(QPointF(x, band.top()), QPointF(x, band.bottom()));
+        drawText(painter, QRectF(side < 0 ? x - 16 : x + 3, band.top(), 13, band.height()),
+                 (side < 0 ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter, t.ink,
+                 Style::font(TextRole::Secondary), letters[channel]);
+    };
+    constexpr Stops kApart{0.1};
+    const auto& white = m_at->white;
+    if (m_at->clip - white.firstClip > kApart)
+        mark(white.firstClip, white.clipsFirst, -1);
+    if (white.firstFloor - m_at->noiseFloor > kApart)
+        mark(white.firstFloor, white.drownsFirst, 1);
+}
+
 void LightCanvas::drawSensor(QPainter& painter, const Geometry& g) const {
     const auto& t = m_style.colours();
     const auto small = Style::font(TextRole::Secondary);
@@ -190,6 +216,7 @@ void LightCanvas::drawSensor(QPainter& painter, const Geometry& g) const {
              small, tr("noise %1").arg(toQt(print(floor))));
     drawText(painter, QRectF(clipX - 60, band.top() - 19, 120, 15), Qt::AlignHCenter, t.coral,
              small, tr("clip %1").arg(toQt(print(clip))));
+    drawFirstChannels(painter, g);
     const double zero = std::clamp(g.axis.x(Stops(0)), noiseX, clipX);
     const auto roomText = [&](double from, double to, const QString& text) {
         if (to - from > 80)

@@ -17,5 +17,6 @@ inline constexpr std::string_view kCommonPractice = "common practice, no source"
 [[nodiscard]] std::span<const FindingKind> day();
 [[nodiscard]] std::span<const FindingKind> hands();
 [[nodiscard]] std::span<const FindingKind> banks();
+[[nodiscard]] std::span<const FindingKind> white();
 
 } // namespace bslate::kinds

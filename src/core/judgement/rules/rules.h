@@ -28,6 +28,8 @@ using Rule = void (*)(const Case&, Findings&);
 [[nodiscard]] std::span<const Rule>
 profilesRules();                                   ///< whose numbers these are, and what they bear
 [[nodiscard]] std::span<const Rule> handsRules();  ///< held, focused, left to itself
+[[nodiscard]] std::span<const Rule> whiteRules();  ///< white and the colours of light
+[[nodiscard]] std::span<const Rule> ratiosRules(); ///< lights against each other
 [[nodiscard]] std::span<const Rule> safetyRules(); ///< what can hurt someone
 
 using Group = std::span<const Rule> (*)();
@@ -35,6 +37,6 @@ inline constexpr std::array kGroups = {
     Group{patchesRules}, Group{placementRules}, Group{changingLightRules}, Group{ratingRules},
     Group{shutterRules}, Group{pulsesRules},    Group{recordingRules},     Group{modesRules},
     Group{takesRules},   Group{pairsRules},     Group{profilesRules},      Group{handsRules},
-    Group{safetyRules}};
+    Group{whiteRules},   Group{ratiosRules},    Group{safetyRules}};
 
 } // namespace bslate::rules

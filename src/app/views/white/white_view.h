@@ -1,0 +1,84 @@
+#pragma once
+
+#include "app/document/actions.h"
+#include "app/style/style.h"
+#include "app/views/step_view.h"
+#include "core/facts/white_facts.h"
+
+class QComboBox;
+class QLabel;
+class QPushButton;
+class QVBoxLayout;
+
+namespace bslate::app {
+
+class ChannelPicture;
+class LaterPicture;
+class QuantityEdit;
+class RatioRow;
+class ValueBlock;
+class WhitePicture;
+
+/// The White page of the Light step: the colours of the scene's lights, the white to set, what the
+/// channels make of it, how the lights stand to each other, and what moving white later costs.
+class WhiteView : public StepView {
+    Q_OBJECT
+
+public:
+    WhiteView(Actions& actions, const Style& style, QWidget* parent = nullptr);
+
+    [[nodiscard]] std::span<const KeyLine> keys() const override;
+    void refresh();
+
+    [[nodiscard]] WhitePicture& picture() { return *m_picture; }
+
+protected:
+    void keyPressEvent(QKeyEvent* event) override;
+    void paintEvent(QPaintEvent* event) override;
+    void showEvent(QShowEvent* event) override;
+
+private:
+    void buildHeader(QVBoxLayout& column);
+    void connectPicture();
+    void showSetup(const SetupContext& context, const Evaluation& at);
+    void showNothing();
+    [[nodiscard]] QString subtitle(const SetupContext& context, const WhiteFacts& white) const;
+    [[nodiscard]] QString channelNote(const Evaluation& at) const;
+
+    void setWhite(const QString& name, const WhiteSetting& white, int drag = 0);
+    void stepWhite(int kelvins, int tints);
+    void typeWhite(const QString& text);
+    void typeWanted(const QString& text);
+    void setBy(WhiteBy by);
+    void choose(const std::optional<WhiteSetting>& white, const QString& name);
+    void sameForAll();
+
+    void chooseLight(int by);
+    void typeLight(std::optional<std::size_t> lamp); ///< none: a new one
+    void enterLight(const QString& line);
+    void moveLight(std::size_t light, ColourPoint to);
+    void deleteLight();
+    void putGel();
+    void takeGel();
+    void changeLamp(const QString& name, std::size_t lamp, const std::function<void(Lamp&)>& edit,
+                    int drag = 0);
+    [[nodiscard]] std::optional<SetupContext> context() const;
+    [[nodiscard]] WhiteChoices choices() const;
+
+    Actions& m_actions;
+    const Style& m_style;
+    QLabel *m_title, *m_subtitle, *m_hint;
+    ValueBlock *m_white, *m_wanted;
+    QComboBox* m_by;
+    QPushButton *m_key, *m_between, *m_background;
+    WhitePicture* m_picture;
+    ChannelPicture* m_channels;
+    RatioRow* m_ratios;
+    LaterPicture* m_later;
+    QuantityEdit* m_line; ///< a lamp as it is typed
+    std::optional<std::size_t> m_chosen, m_typed;
+    WhiteSetting m_dragFrom;
+    int m_drag = 0;
+};
+
+} // namespace bslate::app

@@ -1,0 +1,28 @@
+#pragma once
+
+#include "core/kit/camera.h"
+#include "core/light/white_gains.h"
+
+namespace bslate {
+
+/// The response of a body to the colour of light: its native primaries or the generic ones, set
+/// right by the gains that were found on it.
+class CameraColour {
+public:
+    explicit CameraColour(const Camera& camera);
+
+    /// Gains in stops that make a light neutral, green 0: by the primaries, plus what the nearest
+    /// found gains say they are off by, straight in mired between two of them.
+    [[nodiscard]] PerChannel gains(ColourPoint light) const;
+
+    /// Nothing is known of this body.
+    [[nodiscard]] bool isGeneric() const { return m_generic; }
+    [[nodiscard]] const Matrix3& matrix() const { return m_matrix; }
+
+private:
+    Matrix3 m_matrix;
+    std::vector<std::pair<Mired, PerChannel>> m_off; ///< ascending
+    bool m_generic = true;
+};
+
+} // namespace bslate
