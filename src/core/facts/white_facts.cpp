@@ -124,7 +124,8 @@ WhiteFacts whiteFacts(const SetupContext& context, const RecordedEnds& recording
     Lit{*context.scene, white}.fill();
     const Ends ends{camera.gains(white.point), recording, white.baked};
     for (std::size_t c = 0; c < white.channels.size(); ++c)
-        white.channels[c] = {ends.gain[c], recording.clip - ends.gain[c],
+        white.channels[c] = {ends.gain[c],
+                             white.baked ? recording.clip - ends.gain[c] : recording.clip,
                              recording.floor + ends.gain[c], recording.sensor + ends.gain[c]};
     const auto grey = white.key ? camera.gains(*white.key) : ends.gain;
     const auto room = ends.room(Stops(0), grey), above = ends.above(Stops(0), grey);

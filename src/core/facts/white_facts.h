@@ -14,8 +14,9 @@
 namespace bslate {
 
 /// A channel of the recording. `gain` is what the white applies to it (green 0). What a light
-/// neutral to the sensor lights reaches the recording's end at `clip` = clip - gain; its noise
-/// stands at `floor` = floor + gain; the photosite is full at `well` = the sensor's clip + gain.
+/// neutral to the sensor lights reaches the recording's end at `clip` = clip - gain, in raw, where
+/// the gain comes later, at clip; its noise stands at `floor` = floor + gain; the photosite is full
+/// at `well` = the sensor's clip + gain.
 struct ChannelFacts {
     Stops gain, clip, floor, well;
     friend bool operator==(const ChannelFacts&, const ChannelFacts&) = default;

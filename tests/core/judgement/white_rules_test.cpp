@@ -77,6 +77,7 @@ TEST(WhiteRules, LightsApartComeTogetherByGelOrShareTheDifference) {
     EXPECT_EQ(titleOf(*gel), "Warm half + Moss half on window");
     EXPECT_NE(effectOf(*gel).find("costs 0.7 stop"), std::string::npos) << effectOf(*gel);
     EXPECT_FALSE(saidOf(applied(shoot, gel->edit), "lights-apart:window"));
+    EXPECT_FALSE(saidOf(applied(shoot, gel->edit), "light-green:window")) << "as green as the key";
     const auto* between = remedyOf(*apart, RemedyId::WhiteBetween);
     ASSERT_TRUE(between);
     const auto shared = applied(shoot, between->edit);

@@ -194,8 +194,8 @@ static void lightsTinged(const Case& now, Findings& out) {
             continue;
         const Duv off = light.colour.duv - usualDuv(light.colour.cct);
         const bool green = off > Duv(0), key = i == white.keyLight;
-        // A tint that answers it is all there is to do.
-        if (key && looksAlike(white.point, light.colour))
+        // A tint that answers it is all there is to do, and what is like the key is told there.
+        if (looksAlike(key ? white.point : *white.key, light.colour))
             continue;
         const auto name = lightName(now, light);
         Finding finding{
