@@ -11,7 +11,9 @@ extern const Verb kCurveVerb;
 extern const Verb kDayVerb;
 extern const Verb kExposeVerb;
 extern const Verb kFitVerb;
+extern const Verb kFrameVerb;
 extern const Verb kLutVerb;
+extern const Verb kMeasureVerb;
 extern const Verb kMediaVerb;
 extern const Verb kModesVerb;
 extern const Verb kPrecisionVerb;
@@ -25,9 +27,10 @@ extern const Verb kWhiteVerb;
 
 std::span<const Verb* const> verbs() {
     static constexpr std::array kVerbs = {
-        &kBanksVerb,  &kCardBenchVerb, &kCheckVerb,   &kCurveVerb,   &kDayVerb,       &kExposeVerb,
-        &kFitVerb,    &kLutVerb,       &kMediaVerb,   &kModesVerb,   &kPrecisionVerb, &kPrerollVerb,
-        &kRecordVerb, &kSchemaVerb,    &kShutterVerb, &kTargetsVerb, &kValidateVerb,  &kWhiteVerb};
+        &kBanksVerb,  &kCardBenchVerb, &kCheckVerb,     &kCurveVerb,    &kDayVerb,
+        &kExposeVerb, &kFitVerb,       &kFrameVerb,     &kLutVerb,      &kMeasureVerb,
+        &kMediaVerb,  &kModesVerb,     &kPrecisionVerb, &kPrerollVerb,  &kRecordVerb,
+        &kSchemaVerb, &kShutterVerb,   &kTargetsVerb,   &kValidateVerb, &kWhiteVerb};
     return kVerbs;
 }
 

@@ -4,6 +4,7 @@
 #include "app/views/body_test/body_test_view.h"
 #include "app/views/brief/brief_view.h"
 #include "app/views/cadence/cadence_view.h"
+#include "app/views/frame/frame_view.h"
 #include "app/views/kit/kit_view.h"
 #include "app/views/light/light_view.h"
 #include "app/views/media/media_view.h"
@@ -18,6 +19,18 @@ namespace {
 
 QString named(const char* text) {
     return QCoreApplication::translate("Steps", text);
+}
+
+Step frameStep(const StepParts& p) {
+    return {8,
+            named("Fra&me"),
+            named("The scene as this setup records it, with every instrument on it."),
+            Side::OfSetup,
+            Work::Setups,
+            {{named("Frame"),
+              "frame",
+              new FrameView(p.actions, p.style),
+              {{"frame", "2A"}, {"frame-paper", "3A", "paper"}}}}};
 }
 
 } // namespace
@@ -78,7 +91,8 @@ std::vector<Step> makeSteps(const StepParts& p) {
          named("What the cameras remember, what the hand does, what is checked before rolling."),
          Side::OfBanks,
          Work::Setups,
-         {{named("Banks"), "banks", new BanksView(p.banks, p.style), {{"banks", "3A"}}}}}};
+         {{named("Banks"), "banks", new BanksView(p.banks, p.style), {{"banks", "3A"}}}}},
+        frameStep(p)};
 }
 
 } // namespace bslate::app

@@ -1,0 +1,43 @@
+#pragma once
+
+#include "app/style/tokens.h"
+#include "core/frame/frame_made.h"
+#include "core/frame/masks.h"
+
+#include <QImage>
+#include <QString>
+
+#include <array>
+#include <optional>
+
+namespace bslate::app {
+
+/// What the two sides of the picture can show: the stages of a frame, and its stops as bands.
+enum class FrameLook { Light, Sensor, Curve, Grade, Stops };
+inline constexpr int kFrameLooks = 5;
+[[nodiscard]] QString nameOf(FrameLook look);
+
+/// A setup's frame as pictures that can be painted, made once for all looks.
+struct FrameImages {
+    std::array<QImage, kFrameLooks> look;
+    QImage clipped, drowned;     ///< masks, not 0 where it is
+    std::array<QImage, 2> zebra; ///< by ZebraUse; null where the camera has none
+    std::array<Fraction, 2> zebraShare;
+    std::array<std::optional<ZebraBand>, 2> band;
+    Instruments instruments;
+    std::vector<FoundPatch> patches;
+    std::array<Fraction, 3> clippedShare, drownedShare;
+    BitDepth depth;
+    LumaWeights weights;
+    Level clipLevel;
+    QString number; ///< of the setup
+};
+
+/// Stops from grey as greys of this program's own: each stop a step, the middle one marked.
+[[nodiscard]] QRgb stopColour(int stop, Theme theme);
+
+/// Takes a fifth of a second at 960 x 540: for a background job.
+[[nodiscard]] FrameImages frameImages(const SetupContext& context, const Evaluation& at,
+                                      PictureSize size, Theme theme);
+
+} // namespace bslate::app

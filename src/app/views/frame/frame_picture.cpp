@@ -1,0 +1,195 @@
+#include "app/views/frame/frame_picture.h"
+
+#include "app/document/text.h"
+#include "app/style/marks.h"
+#include "app/widgets/label_rows.h"
+#include "app/widgets/painted_access.h"
+#include "core/quantity/print.h"
+
+#include <QMouseEvent>
+#include <QPainter>
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate::app {
+
+FramePicture::FramePicture(const Style& style, QWidget* parent)
+    : QWidget(parent)
+    , m_style(style) {
+    setObjectName(QStringLiteral("frame-picture"));
+    setCursor(Qt::SplitHCursor);
+    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+}
+
+void FramePicture::show(Side left, Side right) {
+    m_left = std::move(left);
+    m_right = std::move(right);
+    QStringList read;
+    if (m_right.images)
+        for (const auto& patch : m_right.images->patches)
+            read << tr("%1 %2").arg(toQt(patch.name), toQt(print(patch.found)));
+    describe(*this, QAccessible::Graphic, tr("Frame"),
+             tr("%1 beside %2").arg(m_left.caption, m_right.caption),
+             read.join(QStringLiteral("; ")));
+    update();
+}
+
+void FramePicture::clear() {
+    m_left = {};
+    m_right = {};
+    update();
+}
+
+void FramePicture::setSplit(double share) {
+    m_split = std::clamp(share, 0.0, 1.0);
+    update();
+}
+
+void FramePicture::setMarks(bool fates, std::optional<ZebraUse> zebra, bool probes) {
+    m_fates = fates;
+    m_zebra = zebra;
+    m_probes = probes;
+    update();
+}
+
+QRectF FramePicture::frameBox() const {
+    const double aspect = 16.0 / 9;
+    const double wide = std::min<double>(width(), height() * aspect);
+    return {(width() - wide) / 2, 0, wide, wide / aspect};
+}
+
+// The pattern where the mask is: painted whole and cut by it.
+void FramePicture::paintMask(QPainter& painter, const QImage& mask, const QRectF& part,
+                             const std::function<void(QPainter&, const QRectF&)>& pattern) const {
+    if (mask.isNull())
+        return;
+    const QRectF box = frameBox();
+    QImage layer(box.size().toSize() * devicePixelRatioF(), QImage::Format_ARGB32_Premultiplied);
+    layer.setDevicePixelRatio(devicePixelRatioF());
+    layer.fill(Qt::transparent);
+    const QRectF area(QPointF(0, 0), box.size());
+    QPainter on(&layer);
+    on.setRenderHint(QPainter::Antialiasing);
+    pattern(on, area);
+    QImage alpha = mask;
+    alpha.reinterpretAsFormat(QImage::Format_Alpha8);
+    on.setCompositionMode(QPainter::CompositionMode_DestinationIn);
+    on.drawImage(area, alpha);
+    on.end();
+    painter.save();
+    painter.setClipRect(part);
+    painter.drawImage(box.topLeft(), layer);
+    painter.restore();
+}
+
+void FramePicture::paintSide(QPainter& painter, const Side& side, const QRectF& part) const {
+    if (!side.images || part.width() <= 0)
+        return;
+    const auto& t = m_style.colours();
+    painter.save();
+    painter.setClipRect(part);
+    painter.drawImage(frameBox(), side.images->look[static_cast<std::size_t>(side.look)]);
+    painter.restore();
+    if (side.look != FrameLook::Light && m_fates) {
+        paintMask(painter, side.images->clipped, part,
+                  [&](QPainter& on, const QRectF& area) { drawHatch(on, area, t.coral, 8); });
+        paintMask(painter, side.images->drowned, part, [&](QPainter& on, const QRectF& area) {
+            drawDots(on, area, QColor(150, 160, 168), 6);
+        });
+    }
+    if (m_zebra && side.look != FrameLook::Light && side.look != FrameLook::Stops)
+        paintMask(painter, side.images->zebra[static_cast<std::size_t>(*m_zebra)], part,
+                  [&](QPainter& on, const QRectF& area) { drawHatch(on, area, t.sky, 5); });
+    painter.setFont(Style::font(TextRole::Secondary));
+    const double wide = QFontMetricsF(painter.font()).horizontalAdvance(side.caption) + 12;
+    if (wide > part.width())
+        return;
+    const bool left = &side == &m_left;
+    const QRectF box(left ? part.left() + 6 : part.right() - wide - 6, part.bottom() - 24, wide,
+                     18);
+    painter.fillRect(box, t.ground);
+    painter.setPen(t.ink);
+    painter.drawText(box, Qt::AlignCenter, side.caption);
+}
+
+void FramePicture::paintProbes(QPainter& painter) const {
+    const auto& t = m_style.colours();
+    const QRectF box = frameBox();
+    painter.setFont(Style::font(TextRole::Secondary));
+    const QFontMetricsF metrics(painter.font());
+    std::vector<QRectF> boxes;
+    std::vector<QString> texts;
+    for (const bool right : {false, true}) {
+        const auto& images = right ? m_right.images : m_left.images;
+        if (!images)
+            continue;
+        for (const auto& patch : images->patches) {
+            const double x = patch.area.x + patch.area.width / 2;
+            if ((x > m_split) != right)
+                continue;
+            const QPointF at(box.left() + x * box.width(),
+                             box.top() + (patch.area.y + patch.area.height / 2) * box.height());
+            painter.setPen(QPen(t.marigold, 2 * t.stroke));
+            painter.drawEllipse(at, 5, 5);
+            texts.push_back(QStringLiteral("%1 %2")
+                                .arg(toQt(patch.name))
+                                .arg(std::lround(patch.found.value())));
+            const double wide = metrics.horizontalAdvance(texts.back()) + 8;
+            const bool turned = at.x() + 10 + wide > box.right();
+            boxes.emplace_back(turned ? at.x() - 10 - wide : at.x() + 10, at.y() - 8, wide, 16);
+        }
+    }
+    spreadBoxes(boxes, box);
+    for (std::size_t i = 0; i < boxes.size(); ++i) {
+        QColor ground = t.ground;
+        ground.setAlphaF(0.8F);
+        painter.fillRect(boxes[i], ground);
+        painter.setPen(t.ink);
+        painter.drawText(boxes[i], Qt::AlignCenter, texts[i]);
+    }
+}
+
+void FramePicture::paintSplit(QPainter& painter) const {
+    const auto& t = m_style.colours();
+    const QRectF box = frameBox();
+    const double x = box.left() + m_split * box.width();
+    painter.setPen(QPen(t.marigold, 2 * t.stroke));
+    painter.drawLine(QPointF(x, box.top()), QPointF(x, box.bottom()));
+    drawDiamond(painter, {x, box.center().y()}, 8, t.marigold, t.ground);
+}
+
+void FramePicture::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setRenderHint(QPainter::SmoothPixmapTransform);
+    const QRectF box = frameBox();
+    if (!m_right.images) {
+        drawBlock(painter, box, m_style.colours().deep, {}, 0);
+        return;
+    }
+    const double x = box.left() + m_split * box.width();
+    paintSide(painter, m_left, {box.left(), box.top(), x - box.left(), box.height()});
+    paintSide(painter, m_right, {x, box.top(), box.right() - x, box.height()});
+    if (m_probes)
+        paintProbes(painter);
+    paintSplit(painter);
+}
+
+void FramePicture::dragTo(QPointF at) {
+    const QRectF box = frameBox();
+    setSplit((at.x() - box.left()) / box.width());
+    emit splitMoved(m_split);
+}
+
+void FramePicture::mousePressEvent(QMouseEvent* event) {
+    if (event->button() == Qt::LeftButton)
+        dragTo(event->position());
+}
+
+void FramePicture::mouseMoveEvent(QMouseEvent* event) {
+    if (event->buttons() & Qt::LeftButton)
+        dragTo(event->position());
+}
+
+} // namespace bslate::app

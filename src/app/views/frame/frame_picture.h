@@ -1,0 +1,59 @@
+#pragma once
+
+#include "app/style/style.h"
+#include "app/views/frame/frame_images.h"
+
+#include <QWidget>
+
+#include <memory>
+
+namespace bslate::app {
+
+/// A frame, or two, with a split that is dragged: what clipped hatched, what drowned dotted, the
+/// camera's zebra as stripes, and its patches as rings with what they read.
+class FramePicture : public QWidget {
+    Q_OBJECT
+
+public:
+    struct Side {
+        std::shared_ptr<const FrameImages> images;
+        FrameLook look = FrameLook::Grade;
+        QString caption;
+    };
+
+    explicit FramePicture(const Style& style, QWidget* parent = nullptr);
+
+    void show(Side left, Side right);
+    void clear();
+    void setSplit(double share); ///< 0 to 1 of the width; held there
+    [[nodiscard]] double split() const { return m_split; }
+    void setMarks(bool fates, std::optional<ZebraUse> zebra, bool probes);
+    [[nodiscard]] QRectF frameBox() const; ///< where the picture is
+
+    QSize sizeHint() const override { return {640, 360}; }
+    QSize minimumSizeHint() const override { return {380, 220}; }
+
+signals:
+    void splitMoved(double share);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+
+private:
+    void paintSide(QPainter& painter, const Side& side, const QRectF& part) const;
+    void paintMask(QPainter& painter, const QImage& mask, const QRectF& part,
+                   const std::function<void(QPainter&, const QRectF&)>& pattern) const;
+    void paintProbes(QPainter& painter) const;
+    void paintSplit(QPainter& painter) const;
+    void dragTo(QPointF at);
+
+    const Style& m_style;
+    Side m_left, m_right;
+    double m_split = 0.5;
+    bool m_fates = true, m_probes = true;
+    std::optional<ZebraUse> m_zebra;
+};
+
+} // namespace bslate::app

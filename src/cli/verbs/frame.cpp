@@ -1,0 +1,135 @@
+#include "cli/verb.h"
+#include "core/facts/evaluate.h"
+#include "core/frame/frame_made.h"
+#include "core/quantity/parse_gear.h"
+#include "core/quantity/print.h"
+#include "io/stills/still_file.h"
+
+#include <ostream>
+
+namespace bslate::cli {
+namespace {
+
+struct FrameOptions {
+    ShootFile file;
+    std::string setup, stage = "grade", against, size = "1280x720", seed, out;
+    bool force = false;
+};
+
+void askFrame(FrameOptions& o, OptionList& list) {
+    list.shoot(o.file);
+    list.text("--setup", o.setup, "setup id or number").required();
+    list.text("--stage", o.stage, "light, sensor, curve or grade").shown();
+    list.text("--against", o.against, "setup id or number: its picture in the right half");
+    list.text("--size", o.size, "of the picture").shown();
+    list.text("--seed", o.seed, "of its noise, 1 unless told");
+    list.text("-o,--output", o.out, "picture to write: .png, .tif, .jpg or .exr");
+    list.force(o.force);
+}
+
+struct Shown {
+    FrameMade frame;
+    Image picture;
+};
+
+Result<Shown> shownOf(const Shoot& shoot, const Setup& setup, const FrameWish& wish,
+                      FrameStage stage) {
+    const auto context = resolve(shoot, setup);
+    if (!context)
+        return context.error();
+    const auto at = evaluate(*context);
+    Shown shown{makeFrame(*context, at, wish), {}};
+    shown.picture = shownStage(*context, at, shown.frame, stage);
+    return shown;
+}
+
+void putRightHalf(Image& picture, const Image& other) {
+    const int half = picture.size.width / 2;
+    for (std::size_t c = 0; c < 3; ++c)
+        for (int y = 0; y < picture.size.height; ++y)
+            for (int x = half; x < picture.size.width; ++x)
+                picture.plane[c][picture.at(x, y)] = other.plane[c][other.at(x, y)];
+}
+
+Json sharesJson(const std::array<Fraction, 3>& shares) {
+    return {{"red", shares[0].value()}, {"green", shares[1].value()}, {"blue", shares[2].value()}};
+}
+
+void tell(const FrameMade& frame, BitDepth depth, Output& output) {
+    if (!output.json) {
+        for (const auto& patch : frame.patches)
+            output.text << patch.name << "  planned " << print(patch.planned) << ", found "
+                        << print(patch.found) << "\n";
+        output.text << "mean " << print(meanLevel(frame.instruments, depth)) << "\n";
+        return;
+    }
+    Json patches = Json::array();
+    for (const auto& patch : frame.patches)
+        patches.push_back({{"id", patch.id},
+                           {"planned_percent", patch.planned.value()},
+                           {"found_percent", patch.found.value()},
+                           {"planned_stops", patch.plannedStops.value()},
+                           {"found_stops", patch.foundStops.value()}});
+    output.write(Json{{"mean_percent", meanLevel(frame.instruments, depth).value()},
+                      {"clipped_share", sharesJson(frame.clipped)},
+                      {"drowned_share", sharesJson(frame.drowned)},
+                      {"patches", patches}});
+}
+
+Result<FrameWish> wishFrom(const FrameOptions& options) {
+    FrameWish wish;
+    const auto size = placed(parseFrameSize(options.size), "--size");
+    if (!size)
+        return size.error();
+    if (size->width > 8192 || size->height > 8192)
+        return usage("--size", options.size, "no side over 8192");
+    wish.size = {size->width, size->height};
+    if (!options.seed.empty()) {
+        const auto seed = wholeOf("--seed", options.seed, 0, 1'000'000'000, "0 to 1000000000");
+        if (!seed)
+            return seed.error();
+        wish.camera.seed = static_cast<std::uint64_t>(*seed);
+    }
+    return wish;
+}
+
+Result<int> frame(const FrameOptions& options, Output& output) {
+    const auto stage = frameStageNamed(options.stage);
+    if (!stage)
+        return usage("--stage", options.stage, "light, sensor, curve or grade");
+    const auto wish = wishFrom(options);
+    if (!wish)
+        return wish.error();
+    const auto found = openedSetup(options.file, options.setup);
+    if (!found)
+        return found.error();
+    auto made = shownOf(found->shoot, found->setup(), *wish, *stage);
+    if (!made)
+        return made.error();
+    Shown shown = *std::move(made);
+    if (!options.against.empty()) {
+        const auto other = setupNamed(found->shoot, options.file.path, options.against);
+        if (!other)
+            return other.error();
+        const auto beside = shownOf(found->shoot, **other, *wish, *stage);
+        if (!beside)
+            return beside.error();
+        putRightHalf(shown.picture, beside->picture);
+    }
+    if (!options.out.empty()) {
+        const auto written = io::writePicture(shown.picture, options.out, options.force);
+        if (!written)
+            return written.error();
+    }
+    tell(shown.frame, shown.frame.recorded.frame.depth, output);
+    return 0;
+}
+
+} // namespace
+
+extern const Verb kFrameVerb;
+const Verb kFrameVerb{"frame", "A setup's scene as it is recorded",
+                      "bslate frame slack-water.bslate --setup 2A --size 320x180",
+                      prepared<FrameOptions, askFrame, frame>};
+
+} // namespace bslate::cli

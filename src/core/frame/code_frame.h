@@ -1,0 +1,39 @@
+#pragma once
+
+#include "core/frame/image.h"
+#include "core/kit/camera.h"
+#include "core/signal/curve.h"
+
+namespace bslate {
+
+/// A recorded picture: codes of red, green and blue.
+struct CodeFrame {
+    BitDepth depth;
+    CodeRange range = CodeRange::Legal; ///< of its curve
+    Planes<std::uint16_t> codes;
+    friend bool operator==(const CodeFrame&, const CodeFrame&) = default;
+};
+
+/// How much red, green and blue weigh in luma: ITU-R BT.2020-2 table 4 for primaries at least as
+/// wide as BT.2020's red, else BT.709-6 item 3.2.
+struct LumaWeights {
+    double red = 0.2126, green = 0.7152, blue = 0.0722;
+    friend bool operator==(const LumaWeights&, const LumaWeights&) = default;
+};
+[[nodiscard]] LumaWeights lumaOf(const Gamut& gamut);
+
+/// Luma of coded values, rounded to a code.
+[[nodiscard]] inline int lumaCode(const LumaWeights& weights, int red, int green, int blue) {
+    return static_cast<int>(weights.red * red + weights.green * green + weights.blue * blue + 0.5);
+}
+
+/// Signal, 0 to 1 of the curve, to codes; rounded and held to what the depth has.
+[[nodiscard]] CodeFrame quantised(const Image& signal, BitDepth depth, CodeRange range);
+
+/// What 4:2:2 and 4:2:0 leave: colour differences (BT.709-6 item 3, BT.2020-2 table 4) of two or
+/// four neighbours averaged, sited in their middle, rounded to codes and repeated; luma stays.
+/// 4:4:4 and raw come back as they are.
+[[nodiscard]] CodeFrame subsampled(const CodeFrame& frame, Chroma chroma,
+                                   const LumaWeights& weights);
+
+} // namespace bslate

@@ -1,0 +1,114 @@
+#include "core/frame/frame_made.h"
+
+#include "core/frame/scene_picture.h"
+#include "core/kit/camera_colour.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate {
+namespace {
+
+constexpr std::string_view kStages[] = {"light", "sensor", "curve", "grade"};
+
+std::array<Fraction, 3> shares(const std::vector<std::uint8_t>& fates) {
+    std::array<std::size_t, 3> counts{};
+    for (const auto fate : fates)
+        for (std::size_t c = 0; c < 3; ++c)
+            counts[c] += (fate >> c) & 1;
+    std::array<Fraction, 3> result;
+    for (std::size_t c = 0; c < 3; ++c)
+        result[c] = Fraction(static_cast<double>(counts[c]) /
+                             static_cast<double>(std::max<std::size_t>(1, fates.size())));
+    return result;
+}
+
+std::vector<FoundPatch> foundPatches(const SetupContext& context, const Evaluation& at,
+                                     const std::vector<Surface>& surfaces, const FrameMade& frame) {
+    std::vector<Probe> probes;
+    for (const auto& surface : surfaces)
+        if (!surface.patch.empty())
+            probes.push_back({surface.patch, surface.probe});
+    const auto readings =
+        probed(frame.recorded.frame, context.profile->curve, frame.weights, probes);
+    std::vector<FoundPatch> found;
+    for (const auto& placed : at.patches)
+        for (std::size_t i = 0; i < probes.size(); ++i)
+            if (probes[i].name == placed.id)
+                found.push_back({placed.id, placed.name, placed.level, readings[i].level,
+                                 std::min(placed.recorded, at.clip), readings[i].stops,
+                                 probes[i].area});
+    return found;
+}
+
+// White of the setup as gains of BT.2020 light, so that what it is set for looks neutral.
+LightShown lightShown(const SetupContext& context, const Evaluation& at) {
+    LightShown how;
+    const Stops one = exposureStops(CandelaPerM2(1), at.base, at.exposureTime, context.setup->iris,
+                                    at.ndLoss, context.shoot->meter);
+    how.scale = linearAt(one + at.gain).value();
+    const auto gains = whiteGains(xyzToRgb(gamutBt2020()), chromaticityOf(at.white.point));
+    for (std::size_t c = 0; c < 3; ++c)
+        how.white[c] = ratio(gains[c]);
+    return how;
+}
+
+// Linear light of the profile, as the grade shows it.
+Image shownSensor(const SetupContext& context, const Evaluation& at, const Image& linear) {
+    const auto toWide = convert(context.profile->gamut, gamutBt2020());
+    Image light(linear.size);
+    overRows(linear.size.height, [&](int first, int behind) {
+        for (auto i = linear.at(0, first); i < linear.at(0, behind); ++i)
+            for (std::size_t c = 0; c < 3; ++c)
+                light.plane[c][i] = static_cast<float>(toWide[c][0] * linear.plane[0][i] +
+                                                       toWide[c][1] * linear.plane[1][i] +
+                                                       toWide[c][2] * linear.plane[2][i]);
+    });
+    return shownLight(light, {ratio(at.ratingOffset), {1, 1, 1}});
+}
+
+} // namespace
+
+std::string_view keyOf(FrameStage stage) {
+    return kStages[static_cast<std::size_t>(stage)];
+}
+
+std::optional<FrameStage> frameStageNamed(std::string_view key) {
+    const auto* at = std::find(std::begin(kStages), std::end(kStages), key);
+    if (at == std::end(kStages))
+        return std::nullopt;
+    return static_cast<FrameStage>(at - std::begin(kStages));
+}
+
+FrameMade makeFrame(const SetupContext& context, const Evaluation& at, FrameWish wish) {
+    FrameMade frame;
+    const auto surfaces = surfacesOf(*context.scene, context.shoot->kit, context.shoot->meter);
+    frame.light = paintScene(surfaces, wish.size);
+    frame.recorded = recordScene(context, at, frame.light, wish.camera);
+    frame.weights = lumaOf(context.profile->gamut);
+    wish.instruments.weights = frame.weights;
+    frame.instruments = measure(frame.recorded.frame, wish.instruments);
+    frame.patches = foundPatches(context, at, surfaces, frame);
+    frame.clipped = shares(frame.recorded.fates.clipped);
+    frame.drowned = shares(frame.recorded.fates.drowned);
+    return frame;
+}
+
+Image shownStage(const SetupContext& context, const Evaluation& at, const FrameMade& frame,
+                 FrameStage stage) {
+    switch (stage) {
+    case FrameStage::Light:
+        return shownLight(frame.light, lightShown(context, at));
+    case FrameStage::Sensor:
+        return shownSensor(context, at, frame.recorded.linear);
+    case FrameStage::Curve:
+        return flatPicture(frame.recorded.frame);
+    case FrameStage::Grade:
+        break;
+    }
+    const auto& profile = *context.profile;
+    return graded(frame.recorded.frame,
+                  {profile.curve, profile.gamut, at.ratingOffset, std::nullopt, profile.ready});
+}
+
+} // namespace bslate

@@ -1,0 +1,55 @@
+#pragma once
+
+#include "core/frame/camera_path.h"
+#include "core/frame/graded.h"
+#include "core/frame/instruments.h"
+
+#include <string_view>
+
+/// A setup's scene as a picture, at every stage of its way.
+namespace bslate {
+
+enum class FrameStage {
+    Light,  ///< as no camera limits it, exposed and white as the setup is
+    Sensor, ///< behind the sensor and white, before the curve
+    Curve,  ///< as recorded, flat
+    Grade   ///< rating undone, for a BT.709 display
+};
+
+/// `light`, `sensor`, `curve`, `grade`, and back.
+[[nodiscard]] std::string_view keyOf(FrameStage stage);
+[[nodiscard]] std::optional<FrameStage> frameStageNamed(std::string_view key);
+
+/// A patch as it was planned and as it was found in the picture.
+struct FoundPatch {
+    std::string id, name;
+    Level planned, found; ///< luma, percent
+    Stops plannedStops, foundStops;
+    PictureArea area;
+    friend bool operator==(const FoundPatch&, const FoundPatch&) = default;
+};
+
+struct FrameMade {
+    Image light; ///< cd/m2, BT.2020
+    Recorded recorded;
+    Instruments instruments; ///< of the recorded codes
+    LumaWeights weights;
+    std::vector<FoundPatch> patches;          ///< those that have a place in the picture
+    std::array<Fraction, 3> clipped, drowned; ///< share of the frame, by channel
+};
+
+struct FrameWish {
+    PictureSize size{1280, 720};
+    CameraPathWish camera;
+    InstrumentWish instruments; ///< weights are the profile's
+};
+
+/// Paints, records and measures. The zebra asked for is on the recorded signal.
+[[nodiscard]] FrameMade makeFrame(const SetupContext& context, const Evaluation& at,
+                                  FrameWish wish);
+
+/// What a stage looks like on a BT.709 display, values in [0, 1].
+[[nodiscard]] Image shownStage(const SetupContext& context, const Evaluation& at,
+                               const FrameMade& frame, FrameStage stage);
+
+} // namespace bslate

@@ -1,0 +1,24 @@
+#pragma once
+
+#include "core/frame/code_frame.h"
+#include "core/signal/rating_lut.h"
+
+namespace bslate {
+
+/// A recording on the way back: the rating undone, to a BT.709 picture (signal/rating_lut.h)
+/// through a cube of 65 points a side, between which it is taken tetrahedron by tetrahedron; within
+/// one 8-bit code of it. Values in [0, 1].
+[[nodiscard]] Image graded(const CodeFrame& frame, const RatingLut& lut);
+
+/// The same of light that no camera has limited: shown as the setup would place it, `toLinear` from
+/// the planes to scene light of BT.2020 with mid-grey at 0.18, whites by a gain for each channel.
+struct LightShown {
+    double scale = 1;                     ///< to light of mid-grey 0.18
+    std::array<double, 3> white{1, 1, 1}; ///< gains in BT.2020
+};
+[[nodiscard]] Image shownLight(const Image& light, const LightShown& how);
+
+/// Recorded codes as they are, 0 to 1 of the legal range: what a flat picture looks like.
+[[nodiscard]] Image flatPicture(const CodeFrame& frame);
+
+} // namespace bslate

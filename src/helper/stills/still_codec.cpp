@@ -1,0 +1,170 @@
+#include "helper/stills/still_codec.h"
+
+#include <OpenImageIO/filesystem.h>
+#include <OpenImageIO/imageio.h>
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <optional>
+#include <vector>
+
+namespace bslate::helper {
+namespace {
+
+Error refused(std::string got, std::string expected) {
+    return {ErrorCode::WrongFormat, {}, {}, std::move(got), std::move(expected)};
+}
+
+// What of the channels is red, green and blue; nothing when there is no such thing.
+std::optional<std::array<int, 3>> colourChannels(const OIIO::ImageSpec& spec) {
+    std::array<int, 3> found = {-1, -1, -1};
+    for (int c = 0; c < spec.nchannels; ++c) {
+        const std::string name(spec.channel_name(c));
+        for (int k = 0; k < 3; ++k) {
+            const std::string letter(1, "RGB"[k]);
+            if (name == letter || (name.ends_with("." + letter) && found[k] < 0))
+                found[static_cast<std::size_t>(k)] = c;
+        }
+    }
+    if (found[0] >= 0 && found[1] >= 0 && found[2] >= 0)
+        return found;
+    if (spec.nchannels <= 2 && spec.channel_name(0) != "C")
+        return std::array{0, 0, 0};
+    return std::nullopt;
+}
+
+std::optional<Error> problemWith(const OIIO::ImageSpec& spec) {
+    const auto size = std::to_string(spec.width) + " x " + std::to_string(spec.height);
+    if (spec.width < 1 || spec.height < 1)
+        return refused(size, "a picture of at least one pixel");
+    if (spec.width > io::kLongestSide || spec.height > io::kLongestSide ||
+        static_cast<std::size_t>(spec.width) * static_cast<std::size_t>(spec.height) >
+            io::kMostStillPixels)
+        return refused(size, "a picture with no side over 16384 and at most 40 million pixels");
+    if (spec.depth > 1 || spec.deep)
+        return refused("a volume or deep picture", "a flat picture");
+    for (const char* key : {"oiio:ColorSpace", "jpeg:ColorSpace", "tiff:ColorSpace"})
+        if (spec.get_string_attribute(key) == "CMYK")
+            return refused("inks, CMYK", "grey or RGB");
+    if (spec.nchannels > 4 && !colourChannels(spec))
+        return refused(std::to_string(spec.nchannels) + " channels", "grey or RGB");
+    if (!colourChannels(spec))
+        return refused("channels " + std::string(spec.channel_name(0)) + ", " +
+                           std::string(spec.channel_name(1)) + " ...",
+                       "grey or RGB");
+    return std::nullopt;
+}
+
+int bitsOf(const OIIO::ImageSpec& spec) {
+    if (spec.format.is_floating_point())
+        return 0;
+    if (spec.format.basesize() == 1)
+        return 8;
+    const int told = spec.get_int_attribute("oiio:BitsPerSample", 16);
+    return told == 10 || told == 12 ? told : 16;
+}
+
+Result<io::Still> takeLight(OIIO::ImageInput& file, const OIIO::ImageSpec& spec,
+                            const std::array<int, 3>& channels) {
+    io::Still still;
+    still.bits = 0;
+    still.light = Image({spec.width, spec.height});
+    std::vector<float> row(static_cast<std::size_t>(spec.width) *
+                           static_cast<std::size_t>(spec.nchannels));
+    for (int y = 0; y < spec.height; ++y) {
+        if (!file.read_scanlines(0, 0, spec.y + y, spec.y + y + 1, 0, 0, spec.nchannels,
+                                 OIIO::TypeDesc::FLOAT, row.data()))
+            return refused(file.geterror(), "a whole picture");
+        for (int x = 0; x < spec.width; ++x)
+            for (std::size_t c = 0; c < 3; ++c) {
+                const float value = row[static_cast<std::size_t>(x * spec.nchannels + channels[c])];
+                if (!std::isfinite(value))
+                    return refused("NaN or infinity at " + std::to_string(x) + ", " +
+                                       std::to_string(y),
+                                   "numbers in every pixel");
+                still.light.plane[c][still.light.at(x, y)] = value;
+            }
+    }
+    return still;
+}
+
+} // namespace
+
+Result<io::Still> decodedStill(const std::string& path) {
+    OIIO::attribute("threads", 1);
+    const auto file = OIIO::ImageInput::open(path);
+    if (!file)
+        return refused(OIIO::geterror(), "a picture that the image library reads");
+    const auto& spec = file->spec();
+    if (auto problem = problemWith(spec))
+        return *std::move(problem);
+    const auto channels = *colourChannels(spec);
+    const int bits = bitsOf(spec);
+    if (bits == 0)
+        return takeLight(*file, spec, channels);
+    io::Still still;
+    still.bits = bits;
+    still.codes = Planes<std::uint16_t>({spec.width, spec.height});
+    const bool bytes = bits == 8;
+    std::vector<std::uint16_t> row(static_cast<std::size_t>(spec.width) *
+                                   static_cast<std::size_t>(spec.nchannels));
+    std::vector<std::uint8_t> small(bytes ? row.size() : 0);
+    const int shift = bytes ? 0 : 16 - bits; // the library fills 16 bits
+    std::vector<std::uint16_t> whole;
+    const auto into = [&](int y, const std::uint16_t* from) {
+        for (int x = 0; x < spec.width; ++x)
+            for (std::size_t c = 0; c < 3; ++c)
+                still.codes.plane[c][still.codes.at(x, y)] = static_cast<std::uint16_t>(
+                    from[static_cast<std::size_t>(x * spec.nchannels + channels[c])] >> shift);
+    };
+    if (spec.tile_width > 0 || bytes) {
+        const auto count = static_cast<std::size_t>(spec.height) * row.size();
+        whole.resize(count);
+        std::vector<std::uint8_t> narrow(bytes ? count : 0);
+        const bool read =
+            bytes ? file->read_image(0, 0, 0, spec.nchannels, OIIO::TypeDesc::UINT8, narrow.data())
+                  : file->read_image(0, 0, 0, spec.nchannels, OIIO::TypeDesc::UINT16, whole.data());
+        if (!read)
+            return refused(file->geterror(), "a whole picture");
+        std::copy(narrow.begin(), narrow.end(), whole.begin());
+        for (int y = 0; y < spec.height; ++y)
+            into(y, whole.data() + static_cast<std::size_t>(y) * row.size());
+        return still;
+    }
+    for (int y = 0; y < spec.height; ++y) {
+        if (!file->read_scanlines(0, 0, spec.y + y, spec.y + y + 1, 0, 0, spec.nchannels,
+                                  OIIO::TypeDesc::UINT16, row.data()))
+            return refused(file->geterror(), "a whole picture");
+        into(y, row.data());
+    }
+    return still;
+}
+
+Result<std::string> encodedStill(const io::Still& still, const std::string& path) {
+    OIIO::attribute("threads", 1);
+    const auto out = OIIO::ImageOutput::create(path);
+    const auto ending = path.substr(path.find_last_of('.') + 1);
+    const bool numbers = ending == "exr", small = ending == "jpg" || ending == "jpeg";
+    if (!out || !(numbers || small || ending == "png" || ending == "tif" || ending == "tiff") ||
+        !out->supports("ioproxy"))
+        return refused(ending, "a name ending in .png, .tif, .jpg or .exr");
+    const auto type = numbers ? OIIO::TypeDesc::HALF
+                      : small ? OIIO::TypeDesc::UINT8
+                              : OIIO::TypeDesc::UINT16;
+    OIIO::ImageSpec spec(still.light.size.width, still.light.size.height, 3, type);
+    std::vector<unsigned char> bytes;
+    OIIO::Filesystem::IOVecOutput memory(bytes);
+    OIIO::Filesystem::IOProxy* proxy = &memory;
+    spec.attribute("oiio:ioproxy", OIIO::TypeDesc::PTR, &proxy);
+    std::vector<float> pixels(still.light.size.pixels() * 3);
+    for (std::size_t i = 0; i < still.light.size.pixels(); ++i)
+        for (std::size_t c = 0; c < 3; ++c)
+            pixels[3 * i + c] = still.light.plane[c][i];
+    if (!out->open(path, spec) || !out->write_image(OIIO::TypeDesc::FLOAT, pixels.data()) ||
+        !out->close())
+        return refused(out->geterror(), "a picture that can be written");
+    return std::string(bytes.begin(), bytes.end());
+}
+
+} // namespace bslate::helper

@@ -1,0 +1,90 @@
+#include "io/json/still_messages.h"
+
+#include <nlohmann/json.hpp>
+
+#include <cstring>
+
+namespace bslate::io {
+namespace {
+
+using StillJson = nlohmann::json;
+
+template<class Value>
+void append(std::string& text, const Planes<Value>& planes) {
+    for (const auto& plane : planes.plane)
+        text.append(reinterpret_cast<const char*>(plane.data()), plane.size() * sizeof(Value));
+}
+
+template<class Value>
+bool take(std::string_view bytes, Planes<Value>& planes) {
+    const std::size_t each = planes.size.pixels() * sizeof(Value);
+    if (bytes.size() != 3 * each)
+        return false;
+    for (std::size_t c = 0; c < 3; ++c)
+        std::memcpy(planes.plane[c].data(), bytes.data() + c * each, each);
+    return true;
+}
+
+Error notOurs() {
+    return {ErrorCode::WrongFormat, {}, {}, {}, "an answer of the helper that opens stills"};
+}
+
+} // namespace
+
+std::string stillText(const Still& still) {
+    std::string text = StillJson{{"width", still.size().width},
+                                 {"height", still.size().height},
+                                 {"bits", still.bits}}
+                           .dump() +
+                       "\n";
+    if (still.bits > 0)
+        append(text, still.codes);
+    else
+        append(text, still.light);
+    return text;
+}
+
+std::string stillText(const Error& error) {
+    return StillJson{{"error", static_cast<int>(error.code)},
+                     {"got", error.got},
+                     {"expected", error.expected}}
+               .dump(-1, ' ', false, StillJson::error_handler_t::replace) +
+           "\n";
+}
+
+Result<Still> readStillText(const std::string& text) {
+    const auto end = text.find('\n');
+    if (end == std::string::npos || end > 4000)
+        return notOurs();
+    const auto head =
+        StillJson::parse(text.begin(), text.begin() + static_cast<long>(end), nullptr, false);
+    if (!head.is_object())
+        return notOurs();
+    if (head.contains("error")) {
+        const auto word = [&](const char* key) {
+            return head.contains(key) && head[key].is_string() ? head[key].get<std::string>()
+                                                               : std::string();
+        };
+        return Error{ErrorCode::WrongFormat, {}, {}, word("got"), word("expected")};
+    }
+    const auto number = [&](const char* key) {
+        return head.contains(key) && head[key].is_number_integer() ? head[key].get<int>() : -1;
+    };
+    const PictureSize size{number("width"), number("height")};
+    const int bits = number("bits");
+    const bool known = bits == 0 || bits == 8 || bits == 10 || bits == 12 || bits == 16;
+    if (size.width < 1 || size.height < 1 || size.width > kLongestSide ||
+        size.height > kLongestSide || size.pixels() > kMostStillPixels || !known)
+        return notOurs();
+    Still still;
+    still.bits = bits;
+    const std::string_view bytes = std::string_view(text).substr(end + 1);
+    if (bits > 0)
+        still.codes = Planes<std::uint16_t>(size);
+    else
+        still.light = Image(size);
+    const bool whole = bits > 0 ? take(bytes, still.codes) : take(bytes, still.light);
+    return whole ? Result<Still>(std::move(still)) : Result<Still>(notOurs());
+}
+
+} // namespace bslate::io

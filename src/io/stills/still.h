@@ -1,0 +1,19 @@
+#pragma once
+
+#include "core/frame/image.h"
+
+/// A still as it was found.
+namespace bslate::io {
+
+/// Larger ones are refused: a side over 16384, more than 40 million pixels.
+inline constexpr int kLongestSide = 16384;
+inline constexpr std::size_t kMostStillPixels = 40'000'000;
+
+struct Still {
+    int bits = 8;                ///< 8, 10, 12 or 16 of whole codes; 0: light as numbers
+    Planes<std::uint16_t> codes; ///< of whole codes, as many bits
+    Image light;                 ///< of numbers
+    [[nodiscard]] PictureSize size() const { return bits > 0 ? codes.size : light.size; }
+};
+
+} // namespace bslate::io

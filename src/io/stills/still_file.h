@@ -1,0 +1,24 @@
+#pragma once
+
+#include "core/base/keep_going.h"
+#include "core/base/result.h"
+#include "io/stills/still.h"
+
+#include <filesystem>
+
+/// Stills of others, and pictures of our own as files: EXR, TIFF, PNG, JPEG, DPX and what else the
+/// image library of the machine knows. They are opened and put together in a helper process.
+namespace bslate::io {
+
+/// Grey becomes three equal channels, alpha is left out. Fails with FileUnreadable, and with
+/// WrongFormat for what is no picture of one to four channels of grey or RGB, is empty, too large,
+/// or holds no numbers.
+[[nodiscard]] Result<Still> readStill(const std::filesystem::path& path,
+                                      const KeepGoing& keepGoing = {});
+
+/// A picture of values 0 to 1 as 16-bit PNG or TIFF, or 8-bit JPEG; as numbers in EXR. By the
+/// name's ending. Over another file only with `force`.
+[[nodiscard]] Outcome writePicture(const Image& picture, const std::filesystem::path& path,
+                                   bool force);
+
+} // namespace bslate::io

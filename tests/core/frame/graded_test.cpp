@@ -1,0 +1,71 @@
+#include "core/base/random.h"
+#include "core/frame/graded.h"
+#include "core/frame/masks.h"
+#include "core/frame/sample_frame.h"
+
+#include <gtest/gtest.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace bslate {
+namespace {
+
+// Every pixel through the exact transform (signal/rating_lut.h), which OpenColorIO confirms
+// (RatingLutFile.*).
+TEST(Graded, IsTheRatingLut) {
+    const RatingLut lut{acescct(), gamutAp1(), Stops(-1)};
+    CodeFrame frame{BitDepth{10}, CodeRange::Full, Planes<std::uint16_t>({60, 60})};
+    Random random(3);
+    for (std::size_t i = 0; i < frame.codes.size.pixels(); ++i) {
+        const auto grey = 150 + random.next() % 500;
+        for (auto& plane : frame.codes.plane)
+            plane[i] = static_cast<std::uint16_t>(grey + random.next() % 60);
+    }
+    const auto shown = graded(frame, lut);
+    double worst = 0, sum = 0;
+    for (std::size_t i = 0; i < frame.codes.size.pixels(); ++i) {
+        std::array<double, 3> signal{};
+        for (std::size_t c = 0; c < 3; ++c)
+            signal[c] = frame.codes.plane[c][i] / 1023.0;
+        const auto exact = apply(lut, signal);
+        for (std::size_t c = 0; c < 3; ++c) {
+            const double off = std::abs(static_cast<double>(shown.plane[c][i]) - exact[c]);
+            worst = std::max(worst, off);
+            sum += off;
+        }
+    }
+    EXPECT_LT(worst, 2.5 / 255);
+    EXPECT_LT(sum / (3 * static_cast<double>(frame.codes.size.pixels())), 0.25 / 255);
+}
+
+TEST(ShownLight, WhiteLightAtGreyShowsGrey) {
+    Image light({1, 1});
+    for (auto& plane : light.plane)
+        plane[0] = 100;
+    const auto shown = shownLight(light, {0.0018, {1, 1, 1}});
+    for (const auto& plane : shown.plane)
+        EXPECT_NEAR(plane[0], displaySignal(SceneLinear(0.18)).value(), 1e-5);
+}
+
+TEST(Masks, ZebraIsWhatTheInstrumentsCount) {
+    const auto frame = sample::randomFrame({120, 80}, BitDepth{10}, 9);
+    const LumaWeights w;
+    const ZebraBand band{Level(40), Level(62)};
+    const auto mask = zebraOn(frame, w, band);
+    const auto seen = measure(frame, {w, 64, band});
+    EXPECT_EQ(static_cast<std::uint64_t>(std::count(mask.begin(), mask.end(), 1)), seen.zebra);
+    EXPECT_NEAR(shareOf(mask).value(),
+                static_cast<double>(seen.zebra) / static_cast<double>(seen.pixels), 1e-12);
+}
+
+TEST(Masks, StopsOfPixelsAreWholeStopsFromGrey) {
+    Image linear({4, 1});
+    const float values[] = {0.18F, 0.35F, 0.0F, 0.17F};
+    for (auto& plane : linear.plane)
+        std::copy(std::begin(values), std::end(values), plane.begin());
+    EXPECT_EQ(stopsOfPixels(linear, {}), (std::vector<std::int8_t>{0, 0, -20, -1}));
+}
+
+} // namespace
+} // namespace bslate
