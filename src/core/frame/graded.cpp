@@ -1,51 +1,50 @@
 #include "core/frame/graded.h"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
+#include <memory>
+#include <vector>
 
 namespace bslate {
 namespace {
 
-constexpr std::size_t kSide = 65;
-
-struct Cube {
-    std::vector<std::array<float, 3>> values;
-
-    [[nodiscard]] const std::array<float, 3>& at(std::size_t r, std::size_t g,
-                                                 std::size_t b) const {
-        return values[r + kSide * (g + kSide * b)];
-    }
-
-    // Tetrahedral interpolation: from black's corner along the axes in the order of their parts.
-    [[nodiscard]] std::array<float, 3> operator()(const std::array<float, 3>& signal) const {
-        std::array<std::size_t, 3> low{};
-        std::array<float, 3> part{};
-        for (std::size_t c = 0; c < 3; ++c) {
-            const float place = std::clamp(signal[c], 0.0f, 1.0f) * (kSide - 1);
-            low[c] = std::min(static_cast<std::size_t>(place), kSide - 2);
-            part[c] = place - static_cast<float>(low[c]);
+// How light is shown, as a table that is fine where it is dark: entries at squares.
+class DisplayTable {
+public:
+    DisplayTable(const Curve& curve, bool ready) {
+        for (std::size_t i = 0; i < kEntries; ++i) {
+            const double root = static_cast<double>(i) / (kEntries - 1) * kRoot;
+            m_values[i] =
+                static_cast<float>(shownSignal(curve, ready, SceneLinear(root * root)).value());
         }
-        std::array<std::size_t, 3> order = {0, 1, 2};
-        std::sort(order.begin(), order.end(),
-                  [&](std::size_t a, std::size_t b) { return part[a] > part[b]; });
-        auto corner = low;
-        std::array<float, 3> value{};
-        float left = 1;
-        for (const auto axis : order) {
-            const float share = left - part[axis];
-            add(value, at(corner[0], corner[1], corner[2]), share);
-            left = part[axis];
-            ++corner[axis];
-        }
-        add(value, at(corner[0], corner[1], corner[2]), left);
-        return value;
+        m_values[kEntries] = m_values[kEntries - 1];
+    }
+    [[nodiscard]] float operator()(float light) const {
+        const float root = std::sqrt(std::max(0.0f, light)) * (kEntries - 1) / kRoot;
+        const float held = std::min(root, static_cast<float>(kEntries - 1));
+        const auto low = static_cast<std::size_t>(held);
+        const float part = held - static_cast<float>(low);
+        return m_values[low] * (1 - part) + m_values[low + 1] * part;
     }
 
-    static void add(std::array<float, 3>& into, const std::array<float, 3>& value, float share) {
-        for (std::size_t c = 0; c < 3; ++c)
-            into[c] += value[c] * share;
-    }
+private:
+    static constexpr std::size_t kEntries = 8192;
+    static constexpr float kRoot = 16; // of light of 256, over ten stops above grey
+    std::array<float, kEntries + 1> m_values{};
 };
+
+// The light of every code.
+std::vector<float> lightOfCodes(const CodeFrame& frame, const RatingLut& lut) {
+    const double zero = codeOf(Signal(0), frame.range, frame.depth);
+    const double scale = 1 / (codeOf(Signal(1), frame.range, frame.depth) - zero);
+    std::vector<float> light(std::size_t{1} << frame.depth.bits);
+    for (std::size_t code = 0; code < light.size(); ++code) {
+        const Signal signal((static_cast<double>(code) - zero) * scale);
+        light[code] = static_cast<float>(decode(lut.curve, signal).value() * ratio(lut.gain));
+    }
+    return light;
+}
 
 // Calls `pixel(colour)` for each and puts what it gives in its place.
 template<class From, class Pixel>
@@ -66,28 +65,35 @@ Image eachPixel(const Planes<From>& from, Pixel pixel) {
 } // namespace
 
 Image graded(const CodeFrame& frame, const RatingLut& lut) {
-    const Cube cube{sampleCube(lut, kSide)};
-    const auto zero = static_cast<float>(codeOf(Signal(0), frame.range, frame.depth));
-    const auto scale = 1 / (static_cast<float>(codeOf(Signal(1), frame.range, frame.depth)) - zero);
-    return eachPixel(frame.codes, [&](std::array<float, 3> codes) {
-        for (auto& code : codes)
-            code = (code - zero) * scale;
-        return cube(codes);
+    const auto light = lightOfCodes(frame, lut);
+    const auto display = std::make_unique<const DisplayTable>(lut.curve, lut.ready);
+    const auto m = convert(lut.gamut, gamutBt709());
+    std::array<std::array<float, 3>, 3> toDisplay{};
+    for (std::size_t row = 0; row < 3; ++row)
+        for (std::size_t k = 0; k < 3; ++k)
+            toDisplay[row][k] = static_cast<float>(m[row][k]);
+    return eachPixel(frame.codes, [&](const std::array<float, 3>& codes) {
+        std::array<float, 3> lit{}, shown{};
+        for (std::size_t c = 0; c < 3; ++c)
+            lit[c] = light[static_cast<std::size_t>(codes[c])];
+        for (std::size_t c = 0; c < 3; ++c)
+            shown[c] = (*display)(toDisplay[c][0] * lit[0] + toDisplay[c][1] * lit[1] +
+                                  toDisplay[c][2] * lit[2]);
+        return shown;
     });
 }
 
 Image shownLight(const Image& light, const LightShown& how) {
+    const auto display = std::make_unique<const DisplayTable>(bt709(), false);
     const auto toDisplay = convert(gamutBt2020(), gamutBt709());
+    std::array<std::array<float, 3>, 3> all{};
+    for (std::size_t row = 0; row < 3; ++row)
+        for (std::size_t k = 0; k < 3; ++k)
+            all[row][k] = static_cast<float>(toDisplay[row][k] * how.scale * how.white[k]);
     return eachPixel(light, [&](const std::array<float, 3>& rgb) {
-        std::array<double, 3> lit{};
-        for (std::size_t c = 0; c < 3; ++c)
-            lit[c] = static_cast<double>(rgb[c]) * how.scale * how.white[c];
         std::array<float, 3> shown{};
         for (std::size_t c = 0; c < 3; ++c)
-            shown[c] = static_cast<float>(
-                displaySignal(SceneLinear(toDisplay[c][0] * lit[0] + toDisplay[c][1] * lit[1] +
-                                          toDisplay[c][2] * lit[2]))
-                    .value());
+            shown[c] = (*display)(all[c][0] * rgb[0] + all[c][1] * rgb[1] + all[c][2] * rgb[2]);
         return shown;
     });
 }

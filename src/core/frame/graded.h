@@ -5,9 +5,8 @@
 
 namespace bslate {
 
-/// A recording on the way back: the rating undone, to a BT.709 picture (signal/rating_lut.h)
-/// through a cube of 65 points a side, between which it is taken tetrahedron by tetrahedron; within
-/// one 8-bit code of it. Values in [0, 1].
+/// A recording on the way back: the rating undone, to a BT.709 picture, as signal/rating_lut.h says
+/// but for a look, which is left out; within a tenth of an 8-bit code. Values in [0, 1].
 [[nodiscard]] Image graded(const CodeFrame& frame, const RatingLut& lut);
 
 /// The same of light that no camera has limited: shown as the setup would place it, `toLinear` from
