@@ -96,6 +96,53 @@ TEST_F(FrameStep, TheSplitIsDraggedAndAnotherSetupStandsBeside) {
     EXPECT_NE(shown(), alone);
 }
 
+TEST_F(FrameStep, AStillIsMeasuredAndItsReadingsAreTakenOver) {
+    view().setAskForFile([] { return QStringLiteral(BSLATE_ROOT "/data/demo/step-wedge.png"); });
+    press(Qt::Key_O);
+    view().settle(); // it is read
+    view().settle(); // and measured
+    ASSERT_TRUE(view().images());
+    EXPECT_EQ(view().images()->still, QStringLiteral("step-wedge.png"));
+    const auto reads = [&](const char* id) {
+        for (const auto& patch : view().images()->patches)
+            if (patch.id == id)
+                return patch;
+        ADD_FAILURE() << id;
+        return FoundPatch{};
+    };
+    auto& picture = view().picture();
+    const auto box = picture.frameBox();
+    const auto pixel = [&](double x, double y) {
+        return QPointF(box.left() + x * box.width(), box.top() + y * box.height()).toPoint();
+    };
+    const auto grey = reads("grey");
+    const auto from = pixel(grey.area.x + grey.area.width / 2, grey.area.y + grey.area.height / 2);
+    const auto to = pixel(0.5, 0.5); // the middle step, code 128 of 255
+    QTest::mousePress(&picture, Qt::LeftButton, {}, from);
+    QTest::mouseMove(&picture, to);
+    QTest::mouseRelease(&picture, Qt::LeftButton, {}, to);
+    settle();
+    // Full range of the log profile: 128 / 255 of its signal, which is 0.5020.
+    const auto curve = findProfile(window->document().shoot().kit, "tarn-log")->curve;
+    EXPECT_NEAR(reads("grey").foundStops.value(),
+                stopsOf(decode(curve, Signal(128 / 255.0))).value(), 0.02);
+    const auto planned = reads("grey");
+    const auto before = patch("grey").luminance.value();
+    press(Qt::Key_T);
+    EXPECT_NEAR(std::log2(patch("grey").luminance.value() / before),
+                (planned.foundStops - planned.plannedStops).value(), 0.02);
+    press(Qt::Key_Escape);
+    settle();
+    EXPECT_TRUE(view().images()->still.isEmpty());
+    press(Qt::Key_T);
+    EXPECT_NE(said().find("O opens one"), std::string::npos) << said();
+    view().setAskForFile([] { return QStringLiteral(BSLATE_ROOT "/README.md"); });
+    press(Qt::Key_O);
+    settle();
+    EXPECT_NE(said().find("README.md"), std::string::npos) << said();
+    EXPECT_TRUE(view().images()) << "the drawn picture is back";
+}
+
 TEST_F(FrameStep, ASetupThatCannotBeWorkedOutShowsNothing) {
     auto shoot = window->document().shoot();
     findSetup(shoot, setup().id)->lens = "gone";

@@ -65,11 +65,12 @@ TEST(FrameVerb, WritesEveryStageAndTellsWhatWasFound) {
         ASSERT_EQ(done.code, 0) << done.err;
         EXPECT_NE(slurp(out), last) << stage;
         last = slurp(out);
-        for (const auto& patch : done.json()["patches"])
+        const auto json = done.json();
+        for (const auto& patch : json["patches"])
             EXPECT_NEAR(patch["found_percent"].get<double>(),
                         patch["planned_percent"].get<double>(), 3)
                 << patch["id"];
-        EXPECT_GT(done.json()["clipped_share"]["green"].get<double>(), 0.02);
+        EXPECT_GT(json["clipped_share"]["green"].get<double>(), 0.02);
     }
     const auto beside = ran({"frame", kShoot, "--setup", "2A", "--against", "3A", "--size",
                              "160x90", "-o", out, "--force"});

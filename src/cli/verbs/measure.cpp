@@ -2,8 +2,8 @@
 #include "core/frame/instruments.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
-#include "core/signal/frame_encode.h"
 #include "io/json/kit_json.h"
+#include "io/stills/still_codes.h"
 #include "io/stills/still_file.h"
 
 #include <algorithm>
@@ -93,31 +93,6 @@ Result<Probe> probeFrom(const std::string& text, PictureSize size) {
     return Probe{text.substr(0, equals), area};
 }
 
-// The still as codes of its curve: as they are where they mean the same, else in 16 bits.
-CodeFrame codesOf(const io::Still& still, const Curve& curve, CodeRange range) {
-    constexpr BitDepth kFine{16};
-    if (still.bits > 0 && range == curve.range)
-        return {BitDepth{still.bits}, range, still.codes};
-    Image signal(still.size());
-    if (still.bits > 0) {
-        const BitDepth depth{still.bits};
-        const double zero = codeOf(Signal(0), range, depth);
-        const double scale = 1 / (codeOf(Signal(1), range, depth) - zero);
-        for (std::size_t c = 0; c < 3; ++c)
-            std::transform(
-                still.codes.plane[c].begin(), still.codes.plane[c].end(), signal.plane[c].begin(),
-                [&](std::uint16_t code) { return static_cast<float>((code - zero) * scale); });
-    } else { // light: through the curve first
-        for (std::size_t c = 0; c < 3; ++c)
-            std::transform(still.light.plane[c].begin(), still.light.plane[c].end(),
-                           signal.plane[c].begin(), [&](float light) {
-                               return static_cast<float>(
-                                   encode(curve, SceneLinear(static_cast<double>(light))).value());
-                           });
-    }
-    return quantised(signal, kFine, curve.range);
-}
-
 // The share of a channel's pixels where the curve ends or the codes do.
 double clippedShare(const Instruments& instruments, InstrumentChannel channel, int end) {
     const auto& counts = instruments.histogram[static_cast<std::size_t>(channel)];
@@ -168,7 +143,7 @@ Result<int> measureStill(const MeasureOptions& options, Output& output) {
         probes.push_back(*probe);
     }
     const auto range = options.range == "legal" ? CodeRange::Legal : CodeRange::Full;
-    const auto frame = codesOf(*still, recording->curve, range);
+    const auto frame = io::codesOf(*still, recording->curve, range);
     const auto seen = measure(frame, {recording->weights, 256, *band});
     const auto readings = probed(frame, recording->curve, recording->weights, probes);
     const int end =

@@ -77,6 +77,30 @@ CodeFrame quantised(const Image& signal, BitDepth depth, CodeRange range) {
     return frame;
 }
 
+std::vector<SceneLinear> lightOfCodes(const Curve& curve, BitDepth depth) {
+    const double zero = codeOf(Signal(0), curve.range, depth);
+    const double scale = 1 / (codeOf(Signal(1), curve.range, depth) - zero);
+    std::vector<SceneLinear> light(std::size_t{1} << depth.bits);
+    for (std::size_t code = 0; code < light.size(); ++code)
+        light[code] = decode(curve, Signal((static_cast<double>(code) - zero) * scale));
+    return light;
+}
+
+CodeFrame thinned(const CodeFrame& frame, int longest) {
+    const auto size = frame.codes.size;
+    const int step = (std::max(size.width, size.height) + longest - 1) / longest;
+    if (step <= 1)
+        return frame;
+    const PictureSize small{(size.width + step - 1) / step, (size.height + step - 1) / step};
+    CodeFrame result{frame.depth, frame.range, Planes<std::uint16_t>(small)};
+    for (std::size_t c = 0; c < 3; ++c)
+        for (int y = 0; y < small.height; ++y)
+            for (int x = 0; x < small.width; ++x)
+                result.codes.plane[c][result.codes.at(x, y)] =
+                    frame.codes.plane[c][frame.codes.at(x * step, y * step)];
+    return result;
+}
+
 CodeFrame subsampled(const CodeFrame& frame, Chroma chroma, const LumaWeights& weights) {
     CodeFrame result = frame;
     if (chroma == Chroma::C444 || chroma == Chroma::Raw)

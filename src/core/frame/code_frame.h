@@ -30,6 +30,13 @@ struct LumaWeights {
 /// Signal, 0 to 1 of the curve, to codes; rounded and held to what the depth has.
 [[nodiscard]] CodeFrame quantised(const Image& signal, BitDepth depth, CodeRange range);
 
+/// The scene light of every code of a curve at this depth.
+[[nodiscard]] std::vector<SceneLinear> lightOfCodes(const Curve& curve, BitDepth depth);
+
+/// Every n-th pixel of every n-th row, so that no side is over `longest`: for a picture on a
+/// screen.
+[[nodiscard]] CodeFrame thinned(const CodeFrame& frame, int longest);
+
 /// What 4:2:2 and 4:2:0 leave: colour differences (BT.709-6 item 3, BT.2020-2 table 4) of two or
 /// four neighbours averaged, sited in their middle, rounded to codes and repeated; luma stays.
 /// 4:4:4 and raw come back as they are.

@@ -23,22 +23,25 @@ std::array<Fraction, 3> shares(const std::vector<std::uint8_t>& fates) {
     return result;
 }
 
-std::vector<FoundPatch> foundPatches(const SetupContext& context, const Evaluation& at,
-                                     const std::vector<Surface>& surfaces, const FrameMade& frame) {
+std::vector<Probe> probesIn(const std::vector<Surface>& surfaces) {
     std::vector<Probe> probes;
     for (const auto& surface : surfaces)
         if (!surface.patch.empty())
             probes.push_back({surface.patch, surface.probe});
-    const auto readings =
-        probed(frame.recorded.frame, context.profile->curve, frame.weights, probes);
-    std::vector<FoundPatch> found;
-    for (const auto& placed : at.patches)
-        for (std::size_t i = 0; i < probes.size(); ++i)
-            if (probes[i].name == placed.id)
-                found.push_back({placed.id, placed.name, placed.level, readings[i].level,
-                                 std::min(placed.recorded, at.clip), readings[i].stops,
-                                 probes[i].area});
-    return found;
+    return probes;
+}
+
+std::array<MeterReading, kMeterKinds> metersOf(const SetupContext& context, const Evaluation& at,
+                                               const Image& light) {
+    // What the setup shows as mid-grey.
+    const Stops one = exposureStops(CandelaPerM2(1), at.base, at.exposureTime, context.setup->iris,
+                                    at.ndLoss, context.shoot->meter);
+    const CandelaPerM2 middle(1 / ratio(one + at.gain));
+    CandelaPerM2 most = middle;
+    for (const auto& patch : at.patches)
+        if (patch.role != PatchRole::Spare)
+            most = std::max(most, patch.luminance);
+    return meterReadings(light, middle, most);
 }
 
 // White of the setup as gains of BT.2020 light, so that what it is set for looks neutral.
@@ -80,6 +83,24 @@ std::optional<FrameStage> frameStageNamed(std::string_view key) {
     return static_cast<FrameStage>(at - std::begin(kStages));
 }
 
+std::vector<FoundPatch> foundPatches(const SetupContext& context, const Evaluation& at,
+                                     const CodeFrame& frame, std::span<const Probe> probes) {
+    const auto readings =
+        probed(frame, context.profile->curve, lumaOf(context.profile->gamut), probes);
+    std::vector<FoundPatch> found;
+    for (const auto& placed : at.patches)
+        for (std::size_t i = 0; i < probes.size(); ++i)
+            if (probes[i].name == placed.id)
+                found.push_back({placed.id, placed.name, placed.level, readings[i].level,
+                                 std::min(placed.recorded, at.clip), readings[i].stops,
+                                 probes[i].area});
+    return found;
+}
+
+std::vector<Probe> probesOf(const SetupContext& context) {
+    return probesIn(surfacesOf(*context.scene, context.shoot->kit, context.shoot->meter));
+}
+
 FrameMade makeFrame(const SetupContext& context, const Evaluation& at, FrameWish wish) {
     FrameMade frame;
     const auto surfaces = surfacesOf(*context.scene, context.shoot->kit, context.shoot->meter);
@@ -88,7 +109,8 @@ FrameMade makeFrame(const SetupContext& context, const Evaluation& at, FrameWish
     frame.weights = lumaOf(context.profile->gamut);
     wish.instruments.weights = frame.weights;
     frame.instruments = measure(frame.recorded.frame, wish.instruments);
-    frame.patches = foundPatches(context, at, surfaces, frame);
+    frame.patches = foundPatches(context, at, frame.recorded.frame, probesIn(surfaces));
+    frame.meters = metersOf(context, at, frame.light);
     frame.clipped = shares(frame.recorded.fates.clipped);
     frame.drowned = shares(frame.recorded.fates.drowned);
     return frame;

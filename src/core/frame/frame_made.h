@@ -3,6 +3,7 @@
 #include "core/frame/camera_path.h"
 #include "core/frame/graded.h"
 #include "core/frame/instruments.h"
+#include "core/frame/meters.h"
 
 #include <string_view>
 
@@ -29,6 +30,15 @@ struct FoundPatch {
     friend bool operator==(const FoundPatch&, const FoundPatch&) = default;
 };
 
+/// Each probe that has the id of a patch, as it was planned and as it reads in a frame that was
+/// recorded in the setup's profile.
+[[nodiscard]] std::vector<FoundPatch> foundPatches(const SetupContext& context,
+                                                   const Evaluation& at, const CodeFrame& frame,
+                                                   std::span<const Probe> probes);
+
+/// Where makeFrame() measures the patches.
+[[nodiscard]] std::vector<Probe> probesOf(const SetupContext& context);
+
 struct FrameMade {
     Image light; ///< cd/m2, BT.2020
     Recorded recorded;
@@ -36,6 +46,9 @@ struct FrameMade {
     LumaWeights weights;
     std::vector<FoundPatch> patches;          ///< those that have a place in the picture
     std::array<Fraction, 3> clipped, drowned; ///< share of the frame, by channel
+    /// What meters would ask for beside the setup's exposure; lamps are what is brighter than every
+    /// patch that matters.
+    std::array<MeterReading, kMeterKinds> meters;
 };
 
 struct FrameWish {

@@ -34,18 +34,6 @@ private:
     std::array<float, kEntries + 1> m_values{};
 };
 
-// The light of every code.
-std::vector<float> lightOfCodes(const CodeFrame& frame, const RatingLut& lut) {
-    const double zero = codeOf(Signal(0), frame.range, frame.depth);
-    const double scale = 1 / (codeOf(Signal(1), frame.range, frame.depth) - zero);
-    std::vector<float> light(std::size_t{1} << frame.depth.bits);
-    for (std::size_t code = 0; code < light.size(); ++code) {
-        const Signal signal((static_cast<double>(code) - zero) * scale);
-        light[code] = static_cast<float>(decode(lut.curve, signal).value() * ratio(lut.gain));
-    }
-    return light;
-}
-
 // Calls `pixel(colour)` for each and puts what it gives in its place.
 template<class From, class Pixel>
 Image eachPixel(const Planes<From>& from, Pixel pixel) {
@@ -65,7 +53,8 @@ Image eachPixel(const Planes<From>& from, Pixel pixel) {
 } // namespace
 
 Image graded(const CodeFrame& frame, const RatingLut& lut) {
-    const auto light = lightOfCodes(frame, lut);
+    const auto light = lightOfCodes(lut.curve, frame.depth);
+    const auto undone = static_cast<float>(ratio(lut.gain));
     const auto display = std::make_unique<const DisplayTable>(lut.curve, lut.ready);
     const auto m = convert(lut.gamut, gamutBt709());
     std::array<std::array<float, 3>, 3> toDisplay{};
@@ -75,7 +64,7 @@ Image graded(const CodeFrame& frame, const RatingLut& lut) {
     return eachPixel(frame.codes, [&](const std::array<float, 3>& codes) {
         std::array<float, 3> lit{}, shown{};
         for (std::size_t c = 0; c < 3; ++c)
-            lit[c] = light[static_cast<std::size_t>(codes[c])];
+            lit[c] = static_cast<float>(light[static_cast<std::size_t>(codes[c])].value()) * undone;
         for (std::size_t c = 0; c < 3; ++c)
             shown[c] = (*display)(toDisplay[c][0] * lit[0] + toDisplay[c][1] * lit[1] +
                                   toDisplay[c][2] * lit[2]);

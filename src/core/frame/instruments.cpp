@@ -130,12 +130,7 @@ Level meanLevel(const Instruments& instruments, BitDepth depth) {
 
 std::vector<ProbeReading> probed(const CodeFrame& frame, const Curve& curve,
                                  const LumaWeights& weights, std::span<const Probe> probes) {
-    const double zero = codeOf(Signal(0), frame.range, frame.depth);
-    const double one = codeOf(Signal(1), frame.range, frame.depth);
-    std::vector<double> light(std::size_t{1} << frame.depth.bits);
-    for (std::size_t code = 0; code < light.size(); ++code)
-        light[code] =
-            decode(curve, Signal((static_cast<double>(code) - zero) / (one - zero))).value();
+    const auto light = lightOfCodes(curve, frame.depth);
     std::vector<ProbeReading> readings;
     for (const auto& probe : probes) {
         const auto box = pixelsOf(probe.area, frame.codes.size);
@@ -148,9 +143,9 @@ std::vector<ProbeReading> probed(const CodeFrame& frame, const Curve& curve,
                 for (std::size_t c = 0; c < 3; ++c)
                     sums[c] += rgb[c];
                 lumas += lumaCode(weights, rgb[0], rgb[1], rgb[2]);
-                lights += weights.red * light[static_cast<std::size_t>(rgb[0])] +
-                          weights.green * light[static_cast<std::size_t>(rgb[1])] +
-                          weights.blue * light[static_cast<std::size_t>(rgb[2])];
+                lights += weights.red * light[static_cast<std::size_t>(rgb[0])].value() +
+                          weights.green * light[static_cast<std::size_t>(rgb[1])].value() +
+                          weights.blue * light[static_cast<std::size_t>(rgb[2])].value();
                 ++count;
             }
         ProbeReading reading{probe.name,

@@ -58,6 +58,26 @@ std::vector<std::int8_t> stopsOfPixels(const Image& linear, const LumaWeights& w
     return stops;
 }
 
+std::vector<std::int8_t> stopsOfPixels(const CodeFrame& frame, const Curve& curve,
+                                       const LumaWeights& weights) {
+    const auto light = lightOfCodes(curve, frame.depth);
+    Image linear(frame.codes.size);
+    for (std::size_t c = 0; c < 3; ++c)
+        for (std::size_t i = 0; i < linear.plane[c].size(); ++i)
+            linear.plane[c][i] = static_cast<float>(light[frame.codes.plane[c][i]].value());
+    return stopsOfPixels(linear, weights);
+}
+
+PixelMask endedChannels(const CodeFrame& frame, const Curve& curve) {
+    const int end = recordedCode(endSignal(curve, frame.depth), frame.range, frame.depth);
+    PixelMask mask(frame.codes.size.pixels());
+    for (std::size_t c = 0; c < 3; ++c)
+        for (std::size_t i = 0; i < mask.size(); ++i)
+            if (frame.codes.plane[c][i] >= end)
+                mask[i] = static_cast<std::uint8_t>(mask[i] | (1u << c));
+    return mask;
+}
+
 Fraction shareOf(const PixelMask& mask) {
     const auto meant = std::count_if(mask.begin(), mask.end(), [](auto one) { return one != 0; });
     return Fraction(static_cast<double>(meant) /

@@ -25,6 +25,13 @@ using PixelMask = std::vector<std::uint8_t>;
 [[nodiscard]] std::vector<std::int8_t> stopsOfPixels(const Image& linear,
                                                      const LumaWeights& weights);
 
+/// The same of recorded codes, through their curve.
+[[nodiscard]] std::vector<std::int8_t> stopsOfPixels(const CodeFrame& frame, const Curve& curve,
+                                                     const LumaWeights& weights);
+
+/// Channels at the curve's end or at the highest code, a bit each as in PixelFates.
+[[nodiscard]] PixelMask endedChannels(const CodeFrame& frame, const Curve& curve);
+
 /// Share of the pixels that are meant.
 [[nodiscard]] Fraction shareOf(const PixelMask& mask);
 

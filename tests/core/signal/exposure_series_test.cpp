@@ -11,7 +11,7 @@
 namespace bslate {
 namespace {
 
-struct Body {
+struct TestedBody {
     Curve nominal{CameraLog{2, 0.0735, 0.4, 6, 0.05, 0.01, {}}, CodeRange::Full, {}};
     double shift = 0.2;   // stops brighter than it says
     double flare = 0.0;   // light
@@ -43,14 +43,14 @@ struct Body {
     }
 };
 
-SeriesFit fitted(const Body& body, const std::vector<SeriesReading>& readings) {
+SeriesFit fitted(const TestedBody& body, const std::vector<SeriesReading>& readings) {
     const auto fit = fitSeries(readings, CodeRange::Full, body.nominal);
     EXPECT_TRUE(fit.ok()) << (fit.ok() ? "" : message(fit.error()));
     return fit.ok() ? *fit : SeriesFit{};
 }
 
 TEST(ExposureSeries, FindsTheBodyBehindCleanReadings) {
-    const Body body;
+    const TestedBody body;
     const auto fit = fitted(body, body.series());
     EXPECT_FALSE(fit.sampled);
     EXPECT_NEAR(fit.shift.value(), body.shift, 1e-3);
@@ -71,7 +71,7 @@ TEST(ExposureSeries, FindsTheBodyBehindCleanReadings) {
 }
 
 TEST(ExposureSeries, FlareScatterAndAWrongReadingDoNotFoolIt) {
-    Body body;
+    TestedBody body;
     body.flare = 0.0008;
     body.scatter = 0.5;
     auto readings = body.series(0.33);
@@ -93,7 +93,7 @@ TEST(ExposureSeries, FlareScatterAndAWrongReadingDoNotFoolIt) {
 }
 
 TEST(ExposureSeries, KeepsTheReadingsOfACurveThatIsNoLog) {
-    Body body;
+    TestedBody body;
     body.nominal = bt709();
     body.shift = 0;
     body.ends = {1.0, 1.0, 1.0};
@@ -108,7 +108,7 @@ TEST(ExposureSeries, KeepsTheReadingsOfACurveThatIsNoLog) {
 // the last reading below it and the first flat one, and the readings become no table of noise.
 TEST(ExposureSeries, AWanderingIrisDoesNotMoveTheClip) {
     for (unsigned seed = 1; seed <= 30; ++seed) {
-        const Body body;
+        const TestedBody body;
         std::mt19937 random(seed);
         std::normal_distribution<double> iris(0.0, 0.1);
         std::vector<SeriesReading> readings;
@@ -136,7 +136,7 @@ TEST(ExposureSeries, AWanderingIrisDoesNotMoveTheClip) {
 
 // Scatter about a curve that is no log, and not the nominal one either: not enough to tell.
 TEST(ExposureSeries, SaysWhenItCannotTellACurveFromScatter) {
-    Body body;
+    TestedBody body;
     body.nominal = bt709();
     body.ends = {1.0, 1.0, 1.0};
     std::mt19937 random(4);
@@ -161,7 +161,7 @@ TEST(ExposureSeries, SaysWhenItCannotTellACurveFromScatter) {
 }
 
 TEST(ExposureSeries, SaysWhenNothingClips) {
-    const Body body;
+    const TestedBody body;
     auto readings = body.series();
     std::erase_if(readings, [](const SeriesReading& r) { return r.stops > Stops(3); });
     const auto fit = fitted(body, readings);
@@ -170,7 +170,7 @@ TEST(ExposureSeries, SaysWhenNothingClips) {
 }
 
 TEST(ExposureSeries, RefusesWhatIsNoSeries) {
-    const Body body;
+    const TestedBody body;
     const auto good = body.series();
     const auto refused = [&](std::vector<SeriesReading> readings, const char* expectation) {
         const auto fit = fitSeries(readings, CodeRange::Full, body.nominal);

@@ -81,6 +81,15 @@ QStringList FoundRows::shares() const {
                               bandText(*m_images->band[index]),
                               toQt(print(m_images->zebraShare[index])));
     }
+    if (!m_images->still.isEmpty())
+        return lines; // the light is not known, only what became of it
+    const QString meters[] = {tr("spot meter"), tr("centre meter"), tr("whole-frame meter")};
+    for (const auto& meter : m_images->meters) {
+        lines << tr("%1 asks %2")
+                     .arg(meters[static_cast<int>(meter.kind)], toQt(print(meter.change)));
+        if (std::abs(meter.byLamps.value()) >= 0.1)
+            lines.back() += tr(", %1 by lamps").arg(toQt(print(meter.byLamps)));
+    }
     return lines;
 }
 

@@ -34,16 +34,49 @@ QImage maskOf(const PixelMask& mask, PictureSize size) {
     return image;
 }
 
-QImage stopsImage(const Recorded& recorded, const LumaWeights& weights, Theme theme) {
-    const auto size = recorded.linear.size;
-    const auto stops = stopsOfPixels(recorded.linear, weights);
+QImage stopsImage(const std::vector<std::int8_t>& stops, PictureSize size, Theme theme) {
     QImage image(size.width, size.height, QImage::Format_RGB32);
     for (int y = 0; y < size.height; ++y) {
         auto* line = reinterpret_cast<QRgb*>(image.scanLine(y));
         for (int x = 0; x < size.width; ++x)
-            line[x] = stopColour(stops[recorded.linear.at(x, y)], theme);
+            line[x] = stopColour(
+                stops[static_cast<std::size_t>(y) * static_cast<std::size_t>(size.width) +
+                      static_cast<std::size_t>(x)],
+                theme);
     }
     return image;
+}
+
+std::array<Fraction, 3> channelShares(const PixelMask& mask) {
+    std::array<Fraction, 3> shares;
+    for (std::size_t c = 0; c < 3; ++c) {
+        const auto ended = std::count_if(mask.begin(), mask.end(),
+                                         [c](std::uint8_t one) { return (one >> c) & 1; });
+        shares[c] = Fraction(static_cast<double>(ended) /
+                             static_cast<double>(std::max<std::size_t>(1, mask.size())));
+    }
+    return shares;
+}
+
+// The camera's zebra on a frame, and what is the same for drawn frames and stills.
+void addZebra(const SetupContext& context, const Evaluation& at, const CodeFrame& frame,
+              const Image& shown, FrameImages& images) {
+    images.depth = frame.depth;
+    images.weights = lumaOf(context.profile->gamut);
+    images.clipLevel = at.clipLevel;
+    images.number = toQt(context.setup->number);
+    for (const auto use : {ZebraUse::Skin, ZebraUse::Clip}) {
+        const auto band = zebraBandOf(context, at, use);
+        if (!band)
+            continue;
+        const auto index = static_cast<std::size_t>(use);
+        const auto mask = context.camera->zebra.tap == ZebraTap::Recorded
+                              ? zebraOn(frame, images.weights, *band)
+                              : zebraOn(shown, *band);
+        images.band[index] = band;
+        images.zebra[index] = maskOf(mask, frame.codes.size);
+        images.zebraShare[index] = shareOf(mask);
+    }
 }
 
 } // namespace
@@ -76,29 +109,38 @@ FrameImages frameImages(const SetupContext& context, const Evaluation& at, Pictu
         shown = shownStage(context, at, frame, static_cast<FrameStage>(i));
         images.look[static_cast<std::size_t>(i)] = imageOf(shown);
     }
-    images.look[4] = stopsImage(frame.recorded, frame.weights, theme);
+    images.look[4] = stopsImage(stopsOfPixels(frame.recorded.linear, frame.weights), size, theme);
     images.clipped = maskOf(frame.recorded.fates.clipped, size);
     images.drowned = maskOf(frame.recorded.fates.drowned, size);
-    for (const auto use : {ZebraUse::Skin, ZebraUse::Clip}) {
-        const auto band = zebraBandOf(context, at, use);
-        if (!band)
-            continue;
-        const auto index = static_cast<std::size_t>(use);
-        const auto mask = context.camera->zebra.tap == ZebraTap::Recorded
-                              ? zebraOn(frame.recorded.frame, frame.weights, *band)
-                              : zebraOn(shown, *band); // the last stage: the grade
-        images.band[index] = band;
-        images.zebra[index] = maskOf(mask, size);
-        images.zebraShare[index] = shareOf(mask);
-    }
+    addZebra(context, at, frame.recorded.frame, shown, images); // on the last stage, the grade
     images.instruments = frame.instruments;
     images.patches = frame.patches;
+    images.meters = frame.meters;
     images.clippedShare = frame.clipped;
     images.drownedShare = frame.drowned;
-    images.depth = at.depth;
-    images.weights = frame.weights;
-    images.clipLevel = at.clipLevel;
-    images.number = toQt(context.setup->number);
+    return images;
+}
+
+FrameImages stillImages(const SetupContext& context, const Evaluation& at, const CodeFrame& frame,
+                        std::span<const Probe> probes, Theme theme) {
+    constexpr int kLongest = 1920; // on a screen
+    const auto& profile = *context.profile;
+    const auto small = thinned(frame, kLongest);
+    FrameImages images;
+    const auto flat = imageOf(flatPicture(small));
+    for (int i = 0; i < 3; ++i)
+        images.look[static_cast<std::size_t>(i)] = flat;
+    const auto shown =
+        graded(small, {profile.curve, profile.gamut, at.ratingOffset, std::nullopt, profile.ready});
+    images.look[3] = imageOf(shown);
+    const auto weights = lumaOf(profile.gamut);
+    images.look[4] =
+        stopsImage(stopsOfPixels(small, profile.curve, weights), small.codes.size, theme);
+    images.clipped = maskOf(endedChannels(small, profile.curve), small.codes.size);
+    addZebra(context, at, small, shown, images);
+    images.instruments = measure(frame, {weights, 256, std::nullopt});
+    images.clippedShare = channelShares(endedChannels(frame, profile.curve));
+    images.patches = foundPatches(context, at, frame, probes);
     return images;
 }
 

@@ -27,14 +27,22 @@ struct FrameImages {
     Instruments instruments;
     std::vector<FoundPatch> patches;
     std::array<Fraction, 3> clippedShare, drownedShare;
+    std::array<MeterReading, kMeterKinds> meters;
     BitDepth depth;
     LumaWeights weights;
     Level clipLevel;
     QString number; ///< of the setup
+    QString still;  ///< name of the file it is of; empty: drawn
 };
 
 /// Stops from grey as greys of this program's own: each stop a step, the middle one marked.
 [[nodiscard]] QRgb stopColour(int stop, Theme theme);
+
+/// A still of the user's own in the same form, recorded in the setup's profile. What it was before
+/// the curve is not known: light and sensor show it flat, nothing is marked as drowned.
+[[nodiscard]] FrameImages stillImages(const SetupContext& context, const Evaluation& at,
+                                      const CodeFrame& frame, std::span<const Probe> probes,
+                                      Theme theme);
 
 /// Takes a fifth of a second at 960 x 540: for a background job.
 [[nodiscard]] FrameImages frameImages(const SetupContext& context, const Evaluation& at,

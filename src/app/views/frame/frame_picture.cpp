@@ -54,7 +54,11 @@ void FramePicture::setMarks(bool fates, std::optional<ZebraUse> zebra, bool prob
 }
 
 QRectF FramePicture::frameBox() const {
-    const double aspect = 16.0 / 9;
+    double aspect = 16.0 / 9;
+    if (m_right.images) {
+        const auto size = m_right.images->look[0].size();
+        aspect = static_cast<double>(size.width()) / std::max(1, size.height());
+    }
     const double wide = std::min<double>(width(), height() * aspect);
     return {(width() - wide) / 2, 0, wide, wide / aspect};
 }
@@ -176,20 +180,44 @@ void FramePicture::paintEvent(QPaintEvent*) {
     paintSplit(painter);
 }
 
+QString FramePicture::probeAt(QPointF at) const {
+    constexpr double kReach = 10;
+    const QRectF box = frameBox();
+    if (m_probesMove && m_probes && m_right.images)
+        for (const auto& patch : m_right.images->patches) {
+            const QPointF middle(box.left() + (patch.area.x + patch.area.width / 2) * box.width(),
+                                 box.top() + (patch.area.y + patch.area.height / 2) * box.height());
+            if (QLineF(at, middle).length() <= kReach)
+                return toQt(patch.id);
+        }
+    return {};
+}
+
 void FramePicture::dragTo(QPointF at) {
     const QRectF box = frameBox();
-    setSplit((at.x() - box.left()) / box.width());
+    const QPointF share((at.x() - box.left()) / box.width(), (at.y() - box.top()) / box.height());
+    if (!m_heldProbe.isEmpty())
+        return emit probeMoved(m_heldProbe,
+                               {std::clamp(share.x(), 0.0, 1.0), std::clamp(share.y(), 0.0, 1.0)});
+    setSplit(share.x());
     emit splitMoved(m_split);
 }
 
 void FramePicture::mousePressEvent(QMouseEvent* event) {
-    if (event->button() == Qt::LeftButton)
+    if (event->button() != Qt::LeftButton)
+        return;
+    m_heldProbe = probeAt(event->position());
+    if (m_heldProbe.isEmpty())
         dragTo(event->position());
 }
 
 void FramePicture::mouseMoveEvent(QMouseEvent* event) {
     if (event->buttons() & Qt::LeftButton)
         dragTo(event->position());
+}
+
+void FramePicture::mouseReleaseEvent(QMouseEvent*) {
+    m_heldProbe.clear();
 }
 
 } // namespace bslate::app

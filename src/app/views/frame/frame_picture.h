@@ -27,6 +27,8 @@ public:
     void clear();
     void setSplit(double share); ///< 0 to 1 of the width; held there
     [[nodiscard]] double split() const { return m_split; }
+    /// Rings can be dragged: those of a still.
+    void setProbesMove(bool move) { m_probesMove = move; }
     void setMarks(bool fates, std::optional<ZebraUse> zebra, bool probes);
     [[nodiscard]] QRectF frameBox() const; ///< where the picture is
 
@@ -35,11 +37,13 @@ public:
 
 signals:
     void splitMoved(double share);
+    void probeMoved(const QString& patch, QPointF centre); ///< shares of the picture
 
 protected:
     void paintEvent(QPaintEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
 
 private:
     void paintSide(QPainter& painter, const Side& side, const QRectF& part) const;
@@ -48,11 +52,13 @@ private:
     void paintProbes(QPainter& painter) const;
     void paintSplit(QPainter& painter) const;
     void dragTo(QPointF at);
+    [[nodiscard]] QString probeAt(QPointF at) const;
 
     const Style& m_style;
     Side m_left, m_right;
     double m_split = 0.5;
-    bool m_fates = true, m_probes = true;
+    bool m_fates = true, m_probes = true, m_probesMove = false;
+    QString m_heldProbe; ///< id of a patch
     std::optional<ZebraUse> m_zebra;
 };
 

@@ -10,6 +10,7 @@
 #include <QApplication>
 #include <QClipboard>
 #include <QComboBox>
+#include <QFileDialog>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QPainter>
@@ -60,8 +61,8 @@ FrameView::FrameView(Actions& actions, const Style& style, QWidget* parent)
     column->addLayout(row, 3);
     column->addWidget(m_scopes, 2);
     auto* hint = new QLabel(tr("\u25c2 \u25b8 split   V stage   \u21e7V left stage   F stops   "
-                               "Z zebra   C lost   P patches   R channels   K beside   Space "
-                               "whole"));
+                               "Z zebra   C lost   P patches   R channels   K beside   O still   "
+                               "Space whole"));
     hint->setFont(Style::font(TextRole::Secondary));
     hint->setForegroundRole(QPalette::PlaceholderText);
     column->addWidget(hint);
@@ -72,6 +73,12 @@ FrameView::FrameView(Actions& actions, const Style& style, QWidget* parent)
     connect(&document, &ShootDocument::changed, this, &FrameView::refresh);
     connect(&document, &ShootDocument::selectionChanged, this, &FrameView::refresh);
     connect(&style, &Style::changed, this, &FrameView::refresh);
+    m_ask = [this] {
+        return QFileDialog::getOpenFileName(this, tr("Open a still"), {},
+                                            tr("Pictures (*.exr *.tif *.tiff *.png *.jpg *.jpeg "
+                                               "*.dpx);;All files (*)"));
+    };
+    connect(m_picture, &FramePicture::probeMoved, this, &FrameView::moveProbe);
     connect(m_picture, &FramePicture::splitMoved, this,
             [this](double share) { m_lastSplit = share; });
     setFocusPolicy(Qt::StrongFocus);
@@ -87,6 +94,8 @@ std::span<const KeyLine> FrameView::keys() const {
                                               "patches with what they read")},
         {"R", QT_TRANSLATE_NOOP("Help", "instruments of luma, of the three channels")},
         {"K", QT_TRANSLATE_NOOP("Help", "next setup beside this one, then this one again")},
+        {"O, T, Escape", QT_TRANSLATE_NOOP("Help", "open a still, take what its rings read over as "
+                                                   "readings, close it")},
         {"Ctrl+C", QT_TRANSLATE_NOOP("Help", "copy planned and found")}};
     return kKeys;
 }
@@ -150,6 +159,17 @@ void FrameView::refresh() {
 
 void FrameView::make() {
     m_later->stop();
+    if (!m_actions.document().setup() || !m_actions.document().evaluation()) {
+        m_job.stop();
+        m_images.reset();
+        m_other.reset();
+        m_madeOf.reset();
+        return showImages();
+    }
+    m_still ? makeStill() : makeDrawn();
+}
+
+void FrameView::makeDrawn() {
     auto& document = m_actions.document();
     const auto value = document.value();
     const QString setup = document.setupId(), beside = m_beside->currentData().toString();
@@ -157,12 +177,6 @@ void FrameView::make() {
     if (m_images && m_madeOf == value && m_madeFor == setup && m_madeBeside == beside &&
         m_madeIn == theme)
         return showImages();
-    if (!document.setup() || !document.evaluation()) {
-        m_job.stop();
-        m_images.reset();
-        m_other.reset();
-        return showImages();
-    }
     m_subtitle->setText(tr("drawing \u2026"));
     m_job.start([=, this](const BackgroundJob::Control& control) -> BackgroundJob::Then {
         const auto own = imagesOf(*value, fromQt(setup), theme);
@@ -196,9 +210,15 @@ void FrameView::showImages() {
                                 : tr("no setup yet"));
         return;
     }
-    m_subtitle->setText(tr("drawn from the patches, recorded by this setup: %1 bits and its "
-                           "chroma, no codec")
-                            .arg(m_images->depth.bits));
+    if (m_images->still.isEmpty())
+        m_subtitle->setText(tr("drawn from the patches, recorded by this setup: %1 bits and its "
+                               "chroma, no codec")
+                                .arg(m_images->depth.bits));
+    else
+        m_subtitle->setText(tr("%1, read as this profile records it: drag the rings onto their "
+                               "patches, T takes them over as readings, Escape closes it")
+                                .arg(m_images->still));
+    m_picture->setProbesMove(!m_images->still.isEmpty());
     const auto left = static_cast<FrameLook>(m_left->currentIndex());
     const auto right = static_cast<FrameLook>(m_right->currentIndex());
     const auto& beside = m_other ? m_other : m_images;
@@ -284,6 +304,14 @@ void FrameView::keyPressEvent(QKeyEvent* event) {
         return flip(m_channels);
     case Qt::Key_K:
         return compareNext();
+    case Qt::Key_O:
+        if (const auto path = m_ask(); !path.isEmpty())
+            openStill(path);
+        return;
+    case Qt::Key_T:
+        return takeReadings();
+    case Qt::Key_Escape:
+        return closeStill();
     default:
         QWidget::keyPressEvent(event);
     }

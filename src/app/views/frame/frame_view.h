@@ -5,6 +5,10 @@
 #include "app/style/style.h"
 #include "app/views/frame/frame_images.h"
 #include "app/views/step_view.h"
+#include "io/stills/still.h"
+
+#include <functional>
+#include <map>
 
 class QComboBox;
 class QLabel;
@@ -31,6 +35,11 @@ public:
 
     [[nodiscard]] FramePicture& picture() { return *m_picture; }
     [[nodiscard]] const FrameImages* images() const { return m_images.get(); }
+    /// A still in the place of the drawn picture, recorded in the setup's profile.
+    void openStill(const QString& path);
+    void closeStill();
+    /// Where a file is asked for; tests put their own answers in.
+    void setAskForFile(std::function<QString()> ask) { m_ask = std::move(ask); }
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;
@@ -41,6 +50,11 @@ private:
     void buildHeader(QVBoxLayout& column);
     void make();
     void showImages();
+    void makeDrawn();
+    void makeStill();
+    void moveProbe(const QString& patch, QPointF centre);
+    void takeReadings();
+    [[nodiscard]] std::vector<Probe> stillProbes(const SetupContext& context) const;
     void step(QComboBox& look, int by);
     void compareNext();
     void cycleZebra();
@@ -59,6 +73,13 @@ private:
     ShootDocument::Value m_madeOf; ///< what the images are of
     QString m_madeFor, m_madeBeside;
     Theme m_madeIn = Theme::Slate;
+    struct OpenStill {
+        QString path;
+        std::shared_ptr<const io::Still> still; ///< null until it is read
+    };
+    std::optional<OpenStill> m_still;
+    std::map<std::string, PictureArea> m_moved; ///< probes, by patch
+    std::function<QString()> m_ask;
     double m_lastSplit = 0.5;
     bool m_fates = true, m_probes = true, m_channels = false;
     std::optional<ZebraUse> m_zebra;

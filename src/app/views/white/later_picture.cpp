@@ -65,7 +65,7 @@ double LaterPicture::x(Kelvin kelvin) const {
 LaterWhite LaterPicture::laterAt(Kelvin kelvin) const {
     const ColourPoint wanted{kelvin, usualDuv(kelvin)};
     return laterWhite(m_shown->shot, m_shown->camera.gains(m_shown->shot), wanted,
-                      m_shown->camera.gains(wanted), 0);
+                      m_shown->camera.gains(wanted), m_shown->codes);
 }
 
 QString LaterPicture::wordsOf(Kelvin wanted) const {
@@ -74,6 +74,8 @@ QString LaterPicture::wordsOf(Kelvin wanted) const {
     QString text = tr("%1 shot, %2 wanted: %3 %4 of grain")
                        .arg(m_shown->shotText, toQt(print(wanted)), nameOfChannel(most),
                             toQt(print(later.channels[most].noise)));
+    if (m_shown->baked && m_shown->codes > 0)
+        text += tr(", %1 of %2 codes a stop").arg(later.channels[most].codes).arg(m_shown->codes);
     if (m_shown->baked)
         text += tr(", highlights lose %1").arg(toQt(printPlain(later.staysClipped)));
     return text;
@@ -88,7 +90,7 @@ void LaterPicture::paintCurve(QPainter& painter, double mostStops, bool highligh
         const auto later = laterAt(kelvinOf(Mired(warm - share * (warm - cool))));
         const Stops cost = highlights ? later.staysClipped : grainOf(later);
         const QPointF at(px, area.bottom() - 4 -
-                                 std::min(1.0, cost.value() / mostStops) * (area.height() - 26));
+                                 std::min(1.0, cost.value() / mostStops) * (area.height() - 42));
         px == area.left() ? path.moveTo(at) : path.lineTo(at);
     }
     painter.drawPath(path);
@@ -125,7 +127,7 @@ void LaterPicture::paintEvent(QPaintEvent*) {
         paintCurve(painter, most, true);
     }
     painter.setPen(QPen(t.marigold, 1.6 * t.stroke));
-    painter.drawLine(QPointF(x(m_shown->shot.cct), area.top() + 20),
+    painter.drawLine(QPointF(x(m_shown->shot.cct), area.top() + 36),
                      QPointF(x(m_shown->shot.cct), area.bottom()));
     if (m_shown->wanted)
         drawDiamond(painter, {x(*m_shown->wanted), area.bottom() - 4}, 6, t.lilac, t.ground);
@@ -140,10 +142,10 @@ void LaterPicture::paintEvent(QPaintEvent*) {
             tr("highlights lost, baked"));
     }
     painter.setPen(t.ink);
-    painter.drawText(QRectF(area.left() + 280, area.top() + 2, area.width() - 288, 18),
-                     Qt::AlignRight | Qt::AlignVCenter,
-                     elided(wordsOf(m_shown->wanted.value_or(Kelvin(5600))), painter.font(),
-                            area.width() - 288));
+    painter.drawText(
+        QRectF(area.left() + 8, area.top() + 19, area.width() - 16, 18),
+        Qt::AlignLeft | Qt::AlignVCenter,
+        elided(wordsOf(m_shown->wanted.value_or(Kelvin(5600))), painter.font(), area.width() - 16));
 }
 
 } // namespace bslate::app

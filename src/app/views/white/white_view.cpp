@@ -21,6 +21,7 @@
 #include <QVBoxLayout>
 
 #include <algorithm>
+#include <cmath>
 
 namespace bslate::app {
 namespace {
@@ -297,8 +298,10 @@ void WhiteView::showSetup(const SetupContext& context, const Evaluation& at) {
     shown.proposal = proposalOf(context.shoot->kit, white);
     m_picture->show(std::move(shown));
     m_channels->show(white, channelNote(at));
-    m_later->show({CameraColour(*context.camera), dial, white.point, toQt(print(dial, white.set)),
-                   wanted, white.baked});
+    m_later->show(
+        {CameraColour(*context.camera), dial, white.point, toQt(print(dial, white.set)), wanted,
+         white.baked,
+         static_cast<int>(std::lround(codesInStop(context.profile->curve, Stops(0), at.depth)))});
 }
 
 QString WhiteView::subtitle(const SetupContext& context, const WhiteFacts& white) const {

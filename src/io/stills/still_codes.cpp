@@ -1,0 +1,31 @@
+#include "io/stills/still_codes.h"
+
+#include <algorithm>
+
+namespace bslate::io {
+
+CodeFrame codesOf(const Still& still, const Curve& curve, CodeRange spans) {
+    constexpr BitDepth kFine{16};
+    if (still.bits > 0 && spans == curve.range)
+        return {BitDepth{still.bits}, spans, still.codes};
+    Image signal(still.size());
+    if (still.bits > 0) {
+        const BitDepth depth{still.bits};
+        const double zero = codeOf(Signal(0), spans, depth);
+        const double scale = 1 / (codeOf(Signal(1), spans, depth) - zero);
+        for (std::size_t c = 0; c < 3; ++c)
+            std::transform(
+                still.codes.plane[c].begin(), still.codes.plane[c].end(), signal.plane[c].begin(),
+                [&](std::uint16_t code) { return static_cast<float>((code - zero) * scale); });
+    } else { // light: through the curve first
+        for (std::size_t c = 0; c < 3; ++c)
+            std::transform(still.light.plane[c].begin(), still.light.plane[c].end(),
+                           signal.plane[c].begin(), [&](float light) {
+                               return static_cast<float>(
+                                   encode(curve, SceneLinear(static_cast<double>(light))).value());
+                           });
+    }
+    return quantised(signal, kFine, curve.range);
+}
+
+} // namespace bslate::io
