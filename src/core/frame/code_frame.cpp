@@ -17,7 +17,7 @@ struct Coder {
 
     [[nodiscard]] std::uint16_t code(float signal) const {
         const float held = std::clamp(signal * scale + offset, 0.0f, top);
-        return static_cast<std::uint16_t>(held + 0.5f);
+        return static_cast<std::uint16_t>(std::lrintf(held));
     }
 };
 
@@ -60,6 +60,11 @@ struct Block {
 };
 
 } // namespace
+
+LumaCoder::LumaCoder(const LumaWeights& weights)
+    : m_red(static_cast<std::uint32_t>(std::lround(weights.red * 65536)))
+    , m_green(65536 - m_red - static_cast<std::uint32_t>(std::lround(weights.blue * 65536)))
+    , m_blue(static_cast<std::uint32_t>(std::lround(weights.blue * 65536))) {}
 
 LumaWeights lumaOf(const Gamut& gamut) {
     const bool wide = gamut.red.x >= gamutBt2020().red.x - 1e-6;

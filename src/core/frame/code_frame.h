@@ -22,10 +22,18 @@ struct LumaWeights {
 };
 [[nodiscard]] LumaWeights lumaOf(const Gamut& gamut);
 
-/// Luma of coded values, rounded to a code.
-[[nodiscard]] inline int lumaCode(const LumaWeights& weights, int red, int green, int blue) {
-    return static_cast<int>(weights.red * red + weights.green * green + weights.blue * blue + 0.5);
-}
+/// Luma of codes up to 16 bits, rounded to a code; weights in 65536ths, which together are one.
+class LumaCoder {
+public:
+    explicit LumaCoder(const LumaWeights& weights);
+    [[nodiscard]] int operator()(std::uint32_t red, std::uint32_t green, std::uint32_t blue) const {
+        return static_cast<int>((m_red * red + m_green * green + m_blue * blue + kHalf) >> 16);
+    }
+
+private:
+    static constexpr std::uint32_t kHalf = 1u << 15;
+    std::uint32_t m_red, m_green, m_blue;
+};
 
 /// Signal, 0 to 1 of the curve, to codes; rounded and held to what the depth has.
 [[nodiscard]] CodeFrame quantised(const Image& signal, BitDepth depth, CodeRange range);

@@ -19,12 +19,14 @@ int codeFrom(Level level, BitDepth depth) {
 struct Scale {
     const CodeFrame& frame;
     InstrumentWish wish;
+    LumaCoder luma;
     int top, shift, zebraFrom = 0, zebraTo = -1;
     double toBlue, toRed; // from a difference of codes to steps of the colour picture
 
     Scale(const CodeFrame& of, const InstrumentWish& asked)
         : frame(of)
         , wish(asked)
+        , luma(asked.weights)
         , top((1 << of.depth.bits) - 1)
         , shift(of.depth.bits - 8) {
         wish.columns = std::clamp(wish.columns, 1, std::max(1, of.codes.size.width));
@@ -62,7 +64,8 @@ void countRow(const Scale& scale, int y, Instruments& into, std::vector<std::siz
     for (std::size_t x = 0; x < static_cast<std::size_t>(codes.size.width); ++x) {
         const int red = codes.plane[0][start + x], green = codes.plane[1][start + x],
                   blue = codes.plane[2][start + x];
-        const int luma = lumaCode(scale.wish.weights, red, green, blue);
+        const int luma = scale.luma(codes.plane[0][start + x], codes.plane[1][start + x],
+                                    codes.plane[2][start + x]);
         const std::size_t column = columns[x];
         const int all[] = {luma, red, green, blue};
         for (std::size_t c = 0; c < 4; ++c) {
@@ -131,6 +134,7 @@ Level meanLevel(const Instruments& instruments, BitDepth depth) {
 std::vector<ProbeReading> probed(const CodeFrame& frame, const Curve& curve,
                                  const LumaWeights& weights, std::span<const Probe> probes) {
     const auto light = lightOfCodes(curve, frame.depth);
+    const LumaCoder coder(weights);
     std::vector<ProbeReading> readings;
     for (const auto& probe : probes) {
         const auto box = pixelsOf(probe.area, frame.codes.size);
@@ -142,7 +146,8 @@ std::vector<ProbeReading> probed(const CodeFrame& frame, const Curve& curve,
                                    frame.codes.plane[2][at]};
                 for (std::size_t c = 0; c < 3; ++c)
                     sums[c] += rgb[c];
-                lumas += lumaCode(weights, rgb[0], rgb[1], rgb[2]);
+                lumas += coder(frame.codes.plane[0][at], frame.codes.plane[1][at],
+                               frame.codes.plane[2][at]);
                 lights += weights.red * light[static_cast<std::size_t>(rgb[0])].value() +
                           weights.green * light[static_cast<std::size_t>(rgb[1])].value() +
                           weights.blue * light[static_cast<std::size_t>(rgb[2])].value();

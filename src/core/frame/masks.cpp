@@ -7,9 +7,10 @@ namespace bslate {
 
 PixelMask zebraOn(const CodeFrame& frame, const LumaWeights& weights, const ZebraBand& band) {
     PixelMask mask(frame.codes.size.pixels());
+    const LumaCoder coder(weights);
     for (std::size_t i = 0; i < mask.size(); ++i) {
-        const int luma = lumaCode(weights, frame.codes.plane[0][i], frame.codes.plane[1][i],
-                                  frame.codes.plane[2][i]);
+        const int luma =
+            coder(frame.codes.plane[0][i], frame.codes.plane[1][i], frame.codes.plane[2][i]);
         const Level level = levelOfCode(luma, frame.depth);
         mask[i] = level >= band.from && level <= band.to;
     }

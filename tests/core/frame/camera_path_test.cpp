@@ -146,7 +146,7 @@ TEST(Subsampled, KeepsLumaAndAveragesColour) {
     EXPECT_EQ(subsampled(frame, Chroma::C444, w), frame);
     for (std::size_t i = 0; i < 8; ++i) {
         const auto luma = [&](const CodeFrame& of) {
-            return lumaCode(w, of.codes.plane[0][i], of.codes.plane[1][i], of.codes.plane[2][i]);
+            return LumaCoder(w)(of.codes.plane[0][i], of.codes.plane[1][i], of.codes.plane[2][i]);
         };
         EXPECT_NEAR(luma(half), luma(frame), 1) << i;
     }
