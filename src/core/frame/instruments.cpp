@@ -53,7 +53,7 @@ Instruments emptyOf(const Scale& scale) {
         empty.waveform[c].columns = scale.wish.columns;
         empty.waveform[c].counts.resize(static_cast<std::size_t>(scale.wish.columns) * kWaveLevels);
     }
-    empty.colour.counts.resize(256 * 256);
+    empty.colour.counts.resize(std::size_t{256} * 256);
     return empty;
 }
 
@@ -74,7 +74,7 @@ void countRow(const Scale& scale, int y, Instruments& into, std::vector<std::siz
         }
         const auto b = Scale::difference(blue - luma, scale.toBlue);
         const auto r = Scale::difference(red - luma, scale.toRed);
-        ++into.colour.counts[static_cast<std::size_t>(r * 256 + b)];
+        ++into.colour.counts[static_cast<std::size_t>(r) * 256 + static_cast<std::size_t>(b)];
         into.zebra += luma >= scale.zebraFrom && luma <= scale.zebraTo;
         into.atTop[0] += red == scale.top;
         into.atTop[1] += green == scale.top;

@@ -162,6 +162,7 @@ Result<Kit> extracted(const Kit& kit, std::string_view id) {
 Result<Camera> withModeLines(Camera camera, const std::vector<std::string>& lines) {
     const auto before = camera.modes;
     std::vector<std::string> own;
+    own.reserve(before.size());
     for (const auto& mode : before)
         own.push_back(lineOf(camera, mode));
     const auto sameAs = [&](const std::string& line) {

@@ -43,7 +43,7 @@ std::optional<TStop> tStopOf(const Lens& lens, FNumber iris) {
 }
 
 Result<TStop> irisOn(const Lens* lens, std::string_view text) {
-    const auto typed = parseTStop(text);
+    auto typed = parseTStop(text);
     if (typed || !lens)
         return typed;
     const auto geometric = parseFNumber(text);

@@ -93,7 +93,7 @@ std::string printTint(const WhiteDial& dial, Tint tint) {
     const double units = tint.value();
     if (!dial.tint || units == 0)
         return {};
-    const std::string number = trimmed(std::abs(units), 2);
+    std::string number = trimmed(std::abs(units), 2);
     switch (dial.tint->marks) {
     case TintMarks::Letters:
         return (units > 0 ? "M" : "G") + number;

@@ -55,7 +55,7 @@ struct LampReader {
         if (number && word.ends_with('%'))
             return Error{
                 ErrorCode::Usage, {}, {}, word, "depth, duty, share or behind before a percentage"};
-        if (const auto read = colour(word); !read || *read)
+        if (auto read = colour(word); !read || *read)
             return read;
         return word.starts_with('h') && word.find(':') != std::string::npos ? harmonic(word)
                                                                             : share(word);

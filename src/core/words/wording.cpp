@@ -27,7 +27,7 @@ std::string stopsText(Stops stops, bool sign, bool bare, bool fine) {
     if (fine)
         return (sign && stops > Stops(0.0) ? "+" : "") + fixedText(stops.value(), 2);
     const bool negative = bare && stops < Stops(0.0); // must not read as room
-    const std::string number = sign || negative ? print(stops) : printPlain(stops);
+    std::string number = sign || negative ? print(stops) : printPlain(stops);
     if (bare)
         return number;
     return number + (std::abs(stops.value()) > 1.049 ? " stops" : " stop");

@@ -70,15 +70,16 @@ Result<io::Still> takeLight(OIIO::ImageInput& file, const OIIO::ImageSpec& spec,
     io::Still still;
     still.bits = 0;
     still.light = Image({spec.width, spec.height});
-    std::vector<float> row(static_cast<std::size_t>(spec.width) *
-                           static_cast<std::size_t>(spec.nchannels));
+    const auto wide = static_cast<std::size_t>(spec.nchannels);
+    std::vector<float> row(static_cast<std::size_t>(spec.width) * wide);
     for (int y = 0; y < spec.height; ++y) {
         if (!file.read_scanlines(0, 0, spec.y + y, spec.y + y + 1, 0, 0, spec.nchannels,
                                  OIIO::TypeDesc::FLOAT, row.data()))
             return refused(file.geterror(), "a whole picture");
         for (int x = 0; x < spec.width; ++x)
             for (std::size_t c = 0; c < 3; ++c) {
-                const float value = row[static_cast<std::size_t>(x * spec.nchannels + channels[c])];
+                const float value =
+                    row[static_cast<std::size_t>(x) * wide + static_cast<std::size_t>(channels[c])];
                 if (!std::isfinite(value))
                     return refused("NaN or infinity at " + std::to_string(x) + ", " +
                                        std::to_string(y),
@@ -107,16 +108,17 @@ Result<io::Still> decodedStill(const std::string& path) {
     still.bits = bits;
     still.codes = Planes<std::uint16_t>({spec.width, spec.height});
     const bool bytes = bits == 8;
-    std::vector<std::uint16_t> row(static_cast<std::size_t>(spec.width) *
-                                   static_cast<std::size_t>(spec.nchannels));
-    std::vector<std::uint8_t> small(bytes ? row.size() : 0);
+    const auto channelCount = static_cast<std::size_t>(spec.nchannels);
+    std::vector<std::uint16_t> row(static_cast<std::size_t>(spec.width) * channelCount);
     const int shift = bytes ? 0 : 16 - bits; // the library fills 16 bits
     std::vector<std::uint16_t> whole;
     const auto into = [&](int y, const std::uint16_t* from) {
         for (int x = 0; x < spec.width; ++x)
             for (std::size_t c = 0; c < 3; ++c)
-                still.codes.plane[c][still.codes.at(x, y)] = static_cast<std::uint16_t>(
-                    from[static_cast<std::size_t>(x * spec.nchannels + channels[c])] >> shift);
+                still.codes.plane[c][still.codes.at(x, y)] =
+                    static_cast<std::uint16_t>(from[static_cast<std::size_t>(x) * channelCount +
+                                                    static_cast<std::size_t>(channels[c])] >>
+                                               shift);
     };
     if (spec.tile_width > 0 || bytes) {
         const auto count = static_cast<std::size_t>(spec.height) * row.size();

@@ -169,7 +169,7 @@ void ScopePicture::paintColour(QPainter& painter, const QRectF& area) const {
     for (int r = 0; r < 256; ++r) {
         auto* line = reinterpret_cast<QRgb*>(image.scanLine(255 - r));
         for (int b = 0; b < 256; ++b) {
-            const auto at = static_cast<std::size_t>(r * 256 + b);
+            const auto at = static_cast<std::size_t>(r) * 256 + static_cast<std::size_t>(b);
             line[b] = qRgba(t.ink.red(), t.ink.green(), t.ink.blue(), inkFor(counts[at], most));
         }
     }

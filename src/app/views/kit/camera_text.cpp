@@ -8,6 +8,7 @@
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 
+#include <QLocale>
 #include <QStringList>
 
 #include <algorithm>

@@ -9,6 +9,8 @@
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 
+#include <QLocale>
+
 #include <algorithm>
 #include <charconv>
 #include <cmath>
@@ -130,14 +132,14 @@ std::string percent(double share) {
 }
 
 Result<Fraction> parseShare(std::string_view text) {
-    const auto share = parseFraction(text);
+    auto share = parseFraction(text);
     if (share && share->value() >= 0.01)
         return share;
     return Error{ErrorCode::OutOfRange, {}, {}, std::string(text), "a share from 1 % to 100 %"};
 }
 
 Result<Watts> parsePower(std::string_view text) {
-    const auto power = parseWatts(text);
+    auto power = parseWatts(text);
     if (power && power->value() > 0)
         return power;
     return Error{ErrorCode::OutOfRange, {}, {}, std::string(text), "watts a bay, above 0: 45 W"};
