@@ -78,6 +78,8 @@ TEST_F(FrameStep, KeysTurnStagesMarksAndTheSplit) {
     press(Qt::Key_C, Qt::ControlModifier);
     EXPECT_TRUE(QApplication::clipboard()->text().contains(QStringLiteral("Grey card: planned 50")))
         << QApplication::clipboard()->text().toStdString();
+    EXPECT_TRUE(QApplication::clipboard()->text().contains(QStringLiteral("grade to light 4")))
+        << QApplication::clipboard()->text().toStdString();
 }
 
 TEST_F(FrameStep, TheSplitIsDraggedAndAnotherSetupStandsBeside) {

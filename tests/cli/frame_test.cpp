@@ -71,6 +71,8 @@ TEST(FrameVerb, WritesEveryStageAndTellsWhatWasFound) {
                         patch["planned_percent"].get<double>(), 3)
                 << patch["id"];
         EXPECT_GT(json["clipped_share"]["green"].get<double>(), 0.02);
+        EXPECT_GT(json["ssim"].get<double>(), 0.5);
+        EXPECT_LT(json["psnr_db"].get<double>(), 50) << "the sky is lost";
     }
     const auto beside = ran({"frame", kShoot, "--setup", "2A", "--against", "3A", "--size",
                              "160x90", "-o", out, "--force"});

@@ -1,10 +1,12 @@
 #include "cli/verb.h"
 #include "core/facts/evaluate.h"
 #include "core/frame/frame_made.h"
+#include "core/quantity/number_text.h"
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
 #include "io/stills/still_file.h"
 
+#include <cmath>
 #include <ostream>
 
 namespace bslate::cli {
@@ -30,6 +32,7 @@ void askFrame(FrameOptions& o, OptionList& list) {
 struct Shown {
     FrameMade frame;
     Image picture;
+    Likeness toLight; ///< of what the grade gets
 };
 
 Result<Shown> shownOf(const Shoot& shoot, const Setup& setup, const FrameWish& wish,
@@ -38,8 +41,10 @@ Result<Shown> shownOf(const Shoot& shoot, const Setup& setup, const FrameWish& w
     if (!context)
         return context.error();
     const auto at = evaluate(*context);
-    Shown shown{makeFrame(*context, at, wish), {}};
+    Shown shown{makeFrame(*context, at, wish), {}, {}};
     shown.picture = shownStage(*context, at, shown.frame, stage);
+    shown.toLight = likenessOf(shownStage(*context, at, shown.frame, FrameStage::Grade),
+                               shownStage(*context, at, shown.frame, FrameStage::Light));
     return shown;
 }
 
@@ -55,12 +60,16 @@ Json sharesJson(const std::array<Fraction, 3>& shares) {
     return {{"red", shares[0].value()}, {"green", shares[1].value()}, {"blue", shares[2].value()}};
 }
 
-void tell(const FrameMade& frame, BitDepth depth, Output& output) {
+void tell(const Shown& shown, Output& output) {
+    const auto& frame = shown.frame;
+    const auto depth = frame.recorded.frame.depth;
     if (!output.json) {
         for (const auto& patch : frame.patches)
             output.text << patch.name << "  planned " << print(patch.planned) << ", found "
                         << print(patch.found) << "\n";
-        output.text << "mean " << print(meanLevel(frame.instruments, depth)) << "\n";
+        output.text << "mean " << print(meanLevel(frame.instruments, depth)) << "\n"
+                    << "to the light " << print(shown.toLight.peakToNoise) << ", SSIM "
+                    << fixedText(shown.toLight.structure, 3) << "\n";
         return;
     }
     Json patches = Json::array();
@@ -70,9 +79,13 @@ void tell(const FrameMade& frame, BitDepth depth, Output& output) {
                            {"found_percent", patch.found.value()},
                            {"planned_stops", patch.plannedStops.value()},
                            {"found_stops", patch.foundStops.value()}});
+    const double loss = shown.toLight.peakToNoise.value();
+    const Json decibels = std::isinf(loss) ? Json() : Json(loss);
     output.write(Json{{"mean_percent", meanLevel(frame.instruments, depth).value()},
                       {"clipped_share", sharesJson(frame.clipped)},
                       {"drowned_share", sharesJson(frame.drowned)},
+                      {"psnr_db", decibels},
+                      {"ssim", shown.toLight.structure},
                       {"patches", patches}});
 }
 
@@ -121,7 +134,7 @@ Result<int> frame(const FrameOptions& options, Output& output) {
         if (!written)
             return written.error();
     }
-    tell(shown.frame, shown.frame.recorded.frame.depth, output);
+    tell(shown, output);
     return 0;
 }
 

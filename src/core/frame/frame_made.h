@@ -3,6 +3,7 @@
 #include "core/frame/camera_path.h"
 #include "core/frame/graded.h"
 #include "core/frame/instruments.h"
+#include "core/frame/likeness.h"
 #include "core/frame/meters.h"
 
 #include <string_view>

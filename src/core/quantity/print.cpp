@@ -139,6 +139,9 @@ std::string print(Reflectance share) {
 std::string print(Level level) {
     return fixedText(level.value(), 0) + " %";
 }
+std::string print(Decibels ratio) {
+    return std::isinf(ratio.value()) ? "no loss" : fixedText(ratio.value(), 1) + " dB";
+}
 
 std::string spell(Stops stops) {
     return exact(stops.value()) + " stops";

@@ -33,6 +33,7 @@ print(const NdLabel& label);                        ///< `ND0.9`, `ND0.45`, `ND8
 [[nodiscard]] std::string print(Duv offset);        ///< `+0.012`
 [[nodiscard]] std::string print(Reflectance share); ///< `18 %`
 [[nodiscard]] std::string print(Level level);       ///< `52 %`
+[[nodiscard]] std::string print(Decibels ratio);    ///< `38.4 dB`, `no loss` when infinite
 
 [[nodiscard]] std::string spell(Stops stops);
 [[nodiscard]] std::string spell(TStop iris);

@@ -38,6 +38,7 @@ struct Signal : Additive {};
 struct Level : Additive {};
 struct Reflectance : Absolute {};
 struct Electrons : Additive {};
+struct Decibels : Additive {};
 struct Millimetres : Additive {};
 struct Metres : Additive {};
 struct Degrees : Additive {};
@@ -73,6 +74,7 @@ using Signal = Quantity<tag::Signal>;                   ///< a curve's own 0..1 
 using Level = Quantity<tag::Level>;                     ///< percent of the legal range ("IRE")
 using Reflectance = Quantity<tag::Reflectance>;         ///< diffuse reflectance, (0, 1]
 using Electrons = Quantity<tag::Electrons>;             ///< photo-electrons in one photosite
+using Decibels = Quantity<tag::Decibels>;               ///< ten times a base-10 logarithm of powers
 using Millimetres = Quantity<tag::Millimetres>;         ///< focal lengths, sensor sizes
 using Metres = Quantity<tag::Metres>;                   ///< distances in the scene
 using Degrees = Quantity<tag::Degrees>;                 ///< angle of view, (0, 180)

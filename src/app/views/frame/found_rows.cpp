@@ -59,6 +59,8 @@ QString FoundRows::text() const {
     for (const auto& patch : m_images->patches)
         lines << tr("%1: planned %2 %, found %3 %")
                      .arg(toQt(patch.name), percent(patch.planned), percent(patch.found));
+    if (m_images->toLight)
+        lines << tr("grade to light %1").arg(textOf(*m_images->toLight));
     return (lines + shares()).join(QLatin1Char('\n'));
 }
 

@@ -1,6 +1,8 @@
 #include "app/views/frame/frame_images.h"
 
 #include "app/document/text.h"
+#include "core/quantity/number_text.h"
+#include "core/quantity/print.h"
 
 #include <algorithm>
 #include <cmath>
@@ -89,6 +91,11 @@ QString nameOf(FrameLook look) {
     return QCoreApplication::translate("Frame", names[static_cast<int>(look)]);
 }
 
+QString textOf(const Likeness& likeness) {
+    return QStringLiteral("%1, SSIM %2")
+        .arg(toQt(print(likeness.peakToNoise)), toQt(fixedText(likeness.structure, 3)));
+}
+
 QRgb stopColour(int stop, Theme theme) {
     const auto& t = tokens(theme);
     if (stop == 0) // the stop from grey up
@@ -104,15 +111,17 @@ FrameImages frameImages(const SetupContext& context, const Evaluation& at, Pictu
     wish.size = size;
     const auto frame = makeFrame(context, at, wish);
     FrameImages images;
-    Image shown;
-    for (int i = 0; i < 4; ++i) {
-        shown = shownStage(context, at, frame, static_cast<FrameStage>(i));
-        images.look[static_cast<std::size_t>(i)] = imageOf(shown);
+    std::array<Image, 4> stages;
+    for (std::size_t i = 0; i < stages.size(); ++i) {
+        stages[i] = shownStage(context, at, frame, static_cast<FrameStage>(i));
+        images.look[i] = imageOf(stages[i]);
     }
+    const Image& shown = stages[3];
+    images.toLight = likenessOf(shown, stages[0]);
     images.look[4] = stopsImage(stopsOfPixels(frame.recorded.linear, frame.weights), size, theme);
     images.clipped = maskOf(frame.recorded.fates.clipped, size);
     images.drowned = maskOf(frame.recorded.fates.drowned, size);
-    addZebra(context, at, frame.recorded.frame, shown, images); // on the last stage, the grade
+    addZebra(context, at, frame.recorded.frame, shown, images);
     images.instruments = frame.instruments;
     images.patches = frame.patches;
     images.meters = frame.meters;

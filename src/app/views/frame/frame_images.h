@@ -28,12 +28,16 @@ struct FrameImages {
     std::vector<FoundPatch> patches;
     std::array<Fraction, 3> clippedShare, drownedShare;
     std::array<MeterReading, kMeterKinds> meters;
+    std::optional<Likeness> toLight; ///< of the grade; none of a still
     BitDepth depth;
     LumaWeights weights;
     Level clipLevel;
     QString number; ///< of the setup
     QString still;  ///< name of the file it is of; empty: drawn
 };
+
+/// `43.7 dB, SSIM 0.986`
+[[nodiscard]] QString textOf(const Likeness& likeness);
 
 /// Stops from grey as greys of this program's own: each stop a step, the middle one marked.
 [[nodiscard]] QRgb stopColour(int stop, Theme theme);

@@ -196,8 +196,12 @@ void FrameView::makeDrawn() {
 }
 
 QString FrameView::captionOf(const FrameImages& images, FrameLook look) const {
-    const auto name = nameOf(look);
-    return m_other ? QStringLiteral("%1 %2").arg(images.number, name) : name;
+    auto caption = nameOf(look);
+    if (m_other)
+        caption = QStringLiteral("%1 %2").arg(images.number, caption);
+    if (look == FrameLook::Grade && images.toLight)
+        caption = tr("%1, to light %2").arg(caption, textOf(*images.toLight));
+    return caption;
 }
 
 void FrameView::showImages() {
