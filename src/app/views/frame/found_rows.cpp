@@ -85,12 +85,11 @@ QStringList FoundRows::shares() const {
     }
     if (!m_images->still.isEmpty())
         return lines; // the light is not known, only what became of it
-    const QString meters[] = {tr("spot meter"), tr("centre meter"), tr("whole-frame meter")};
+    const QString meters[] = {tr("spot meter"), tr("centre meter"), tr("frame meter")};
     for (const auto& meter : m_images->meters) {
-        lines << tr("%1 asks %2")
-                     .arg(meters[static_cast<int>(meter.kind)], toQt(print(meter.change)));
+        lines << tr("%1: %2").arg(meters[static_cast<int>(meter.kind)], toQt(print(meter.change)));
         if (std::abs(meter.byLamps.value()) >= 0.1)
-            lines.back() += tr(", %1 by lamps").arg(toQt(print(meter.byLamps)));
+            lines.back() += tr(", lamps %1").arg(toQt(print(meter.byLamps)));
     }
     return lines;
 }
