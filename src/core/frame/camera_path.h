@@ -14,7 +14,7 @@ struct PixelFates {
 
 /// A scene through the camera of a setup, from light to recorded codes.
 struct Recorded {
-    Image linear;    ///< behind sensor and white, in the profile's gamut: 0.18 is mid-grey
+    Image linear;    ///< behind sensor and white, in the primaries of the profile: 0.18 is mid-grey
     CodeFrame frame; ///< as the codec is given it
     PixelFates fates;
 };
