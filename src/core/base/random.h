@@ -25,6 +25,13 @@ public:
     double bell() {
         return (uniform() + uniform() + uniform() + uniform() - 2.0) * 1.7320508075688772;
     }
+    /// bell() from one number: four uniforms of 16 bits.
+    constexpr float quickBell() {
+        const std::uint64_t z = next();
+        const auto sum = static_cast<std::int32_t>((z & 0xFFFF) + ((z >> 16) & 0xFFFF) +
+                                                   ((z >> 32) & 0xFFFF) + (z >> 48));
+        return static_cast<float>(sum - 2 * 0xFFFF) * (1.7320508f / 65536);
+    }
 
 private:
     std::uint64_t m_state;

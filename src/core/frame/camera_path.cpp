@@ -1,6 +1,9 @@
 #include "core/frame/camera_path.h"
 
 #include "core/base/random.h"
+#include "core/base/wide.h"
+#include "core/frame/recipe_path.h"
+#include "core/frame/ycbcr.h"
 #include "core/kit/camera_colour.h"
 #include "core/signal/frame_encode.h"
 
@@ -20,23 +23,64 @@ Matrix inFloats(const Matrix3& m, double scale = 1) {
     return result;
 }
 
-// A count with this mean: exact where it is small, else the bell it comes to.
-double photons(Random& random, double mean) {
-    if (mean > 40)
-        return std::max(0.0, mean + std::sqrt(mean) * random.bell());
+// Photons are counted one by one up to this mean; above, they are the bell it comes to.
+constexpr float kFewPhotons = 20;
+
+// A count with this mean.
+float photons(Random& random, float mean) {
     double product = random.uniform();
-    const double end = std::exp(-mean);
+    const double end = std::exp(-static_cast<double>(mean));
     int count = 0;
     for (; product > end; ++count)
         product *= random.uniform();
-    return count;
+    return static_cast<float>(count);
+}
+
+// A row through a matrix.
+BSLATE_WIDE void throughMatrix(const std::array<float, 3>& m, const float* red, const float* green,
+                               const float* blue, float* __restrict out, std::size_t count) {
+    const float r = m[0], g = m[1], b = m[2];
+    for (std::size_t i = 0; i < count; ++i)
+        out[i] = r * red[i] + g * green[i] + b * blue[i];
+}
+
+BSLATE_WIDE void heldAtZero(float* values, std::size_t count) {
+    for (std::size_t i = 0; i < count; ++i)
+        values[i] = std::max(0.0f, values[i]);
+}
+
+// Counts of electrons with noise: photons and reading in one bell, since their variances add.
+BSLATE_WIDE void addNoise(float* counts, const float* bells, float read, float prnu,
+                          std::size_t count) {
+    const float read2 = read * read, prnu2 = prnu * prnu;
+    for (std::size_t i = 0; i < count; ++i) {
+        const float mean = counts[i];
+        counts[i] = mean + std::sqrt(mean + read2 + prnu2 * mean * mean) * bells[i];
+    }
+}
+
+// Under the floor a channel drowns.
+BSLATE_WIDE void markUnder(const float* values, float floor, std::uint8_t bit,
+                           std::uint8_t* __restrict marks, std::size_t count) {
+    for (std::size_t i = 0; i < count; ++i)
+        marks[i] = static_cast<std::uint8_t>(marks[i] | (values[i] < floor ? bit : 0));
+}
+
+// Gain, and an end that is marked.
+BSLATE_WIDE void endAt(float* __restrict values, float gain, float most, std::uint8_t bit,
+                       std::uint8_t* __restrict marks, std::size_t count) {
+    for (std::size_t i = 0; i < count; ++i) {
+        const float value = values[i] * gain;
+        marks[i] = static_cast<std::uint8_t>(marks[i] | (value >= most ? bit : 0));
+        values[i] = std::min(value, most);
+    }
 }
 
 struct Path {
     Matrix toElectrons;        // of light, before they are counted
     std::array<float, 3> gain; // electrons to recorded light, white in it
     Matrix toProfile;          // of camera RGB
-    double well, read, prnu, floor;
+    float well, read, prnu, floor;
     float clip; // recorded light where a channel ends
     bool baked, noise;
     std::uint64_t seed;
@@ -48,22 +92,22 @@ struct Path {
         const CameraColour camera(*context.camera);
         SensorModel sensor = context.base->sensor;
         sensor.clip = at.sensorClip;
-        well = sensor.fullWell.value();
-        read = sensor.readNoise.value();
-        prnu = sensor.prnu;
-        floor = signalAt(sensor, at.sensorFloor).value();
+        well = static_cast<float>(sensor.fullWell.value());
+        read = static_cast<float>(sensor.readNoise.value());
+        prnu = static_cast<float>(sensor.prnu);
+        floor = static_cast<float>(signalAt(sensor, at.sensorFloor).value());
         const Stops one = exposureStops(CandelaPerM2(1), at.base, at.exposureTime, setup.iris,
                                         at.ndLoss, context.shoot->meter);
         // Green of the camera's response to the light of D65 stands for luminance, as in
         // facts/white_facts.h.
-        const double electrons = well * ratio(one - sensor.clip);
+        const double electrons = sensor.fullWell.value() * ratio(one - sensor.clip);
         toElectrons = inFloats(product(camera.matrix(), rgbToXyz(gamutBt2020())), electrons);
         // What gains found on the body say its channels are off by at this white.
         const auto plain = whiteGains(camera.matrix(), chromaticityOf(at.white.point));
         for (std::size_t c = 0; c < 3; ++c)
             for (auto& factor : toElectrons[c])
                 factor *= static_cast<float>(ratio(plain[c] - at.white.channels[c].gain));
-        const double recorded = kMidGrey.value() * ratio(sensor.clip) / well *
+        const double recorded = kMidGrey.value() * ratio(sensor.clip) / sensor.fullWell.value() *
                                 ratio(at.iso == IsoBehaviour::Recorded ? at.gain : Stops(0));
         baked = at.white.baked;
         for (std::size_t c = 0; c < 3; ++c)
@@ -75,62 +119,75 @@ struct Path {
 
     // One row from light to the profile's linear light.
     void row(const Image& light, int y, Image& linear, PixelFates& fates) const {
-        Random random(seed * 0x9E3779B97F4A7C15u + static_cast<std::uint64_t>(y));
-        for (int x = 0; x < light.size.width; ++x) {
-            const auto at = light.at(x, y);
-            std::array<float, 3> rgb{};
-            std::uint8_t clipped = 0, drowned = 0;
-            for (std::size_t c = 0; c < 3; ++c) {
-                const auto bit = static_cast<std::uint8_t>(1u << c);
-                const auto& m = toElectrons[c];
-                const double mean =
-                    std::max(0.0f, m[0] * light.plane[0][at] + m[1] * light.plane[1][at] +
-                                       m[2] * light.plane[2][at]);
-                double n = noise ? photons(random, mean) + read * random.bell() : mean;
-                if (noise && prnu > 0)
-                    n *= 1 + prnu * random.bell();
-                if (mean < floor)
-                    drowned |= bit;
-                if (n >= well) {
-                    n = well;
-                    clipped |= bit;
-                }
-                float value = static_cast<float>(n) * gain[c];
-                if (baked && value >= clip) {
-                    clipped |= bit;
-                    value = clip;
-                }
-                rgb[c] = value;
-            }
-            for (std::size_t c = 0; c < 3; ++c)
-                linear.plane[c][at] =
-                    toProfile[c][0] * rgb[0] + toProfile[c][1] * rgb[1] + toProfile[c][2] * rgb[2];
-            fates.clipped[at] = clipped;
-            fates.drowned[at] = drowned;
+        const auto start = light.at(0, y);
+        const auto width = static_cast<std::size_t>(light.size.width);
+        std::array<std::vector<float>, 3> counts;
+        for (std::size_t c = 0; c < 3; ++c) {
+            counts[c].resize(width);
+            throughMatrix(toElectrons[c], light.plane[0].data() + start,
+                          light.plane[1].data() + start, light.plane[2].data() + start,
+                          counts[c].data(), width);
+            const auto bit = static_cast<std::uint8_t>(1u << c);
+            heldAtZero(counts[c].data(), width);
+            markUnder(counts[c].data(), floor, bit, fates.drowned.data() + start, width);
+            if (noise)
+                noiseOn(counts[c], static_cast<std::uint64_t>(y) * 3 + c);
+            const float full = well * gain[c];
+            endAt(counts[c].data(), gain[c], baked ? std::min(full, clip) : full, bit,
+                  fates.clipped.data() + start, width);
         }
+        for (std::size_t c = 0; c < 3; ++c)
+            throughMatrix(toProfile[c], counts[0].data(), counts[1].data(), counts[2].data(),
+                          linear.plane[c].data() + start, width);
+    }
+
+private:
+    void noiseOn(std::vector<float>& counts, std::uint64_t row) const {
+        Random random(seed * 0x9E3779B97F4A7C15u + row);
+        std::vector<float> bells(counts.size());
+        for (float& bell : bells)
+            bell = random.quickBell();
+        std::vector<std::pair<std::size_t, float>> few; // and their means
+        for (std::size_t x = 0; x < counts.size(); ++x)
+            if (counts[x] < kFewPhotons)
+                few.emplace_back(x, counts[x]);
+        addNoise(counts.data(), bells.data(), read, prnu, counts.size());
+        for (const auto& [x, mean] : few)
+            counts[x] = photons(random, mean) + read * bells[x];
     }
 };
 
-// Curve row by row; encodeFrame() takes interleaved colours.
-Image encoded(const Curve& curve, const Image& linear) {
-    constexpr Matrix3 kSame{{{1, 0, 0}, {0, 1, 0}, {0, 0, 1}}};
-    Image signal(linear.size);
-    const auto wide = static_cast<std::size_t>(linear.size.width);
-    overRows(linear.size.height, [&](int first, int behind) {
-        std::vector<float> row(3 * wide);
-        for (int y = first; y < behind; ++y) {
-            const auto start = linear.at(0, y);
-            for (std::size_t x = 0; x < wide; ++x)
-                for (std::size_t c = 0; c < 3; ++c)
-                    row[3 * x + c] = linear.plane[c][start + x];
-            encodeFrame(curve, kSame, row, row);
-            for (std::size_t x = 0; x < wide; ++x)
-                for (std::size_t c = 0; c < 3; ++c)
-                    signal.plane[c][start + x] = row[3 * x + c];
+// Curve, what a recipe does to colour, and codes, a row at a time.
+struct Encoding {
+    const Profile& profile;
+    BitDepth depth;
+    CurveEncoder encoder;
+    Quantiser quantiser;
+    float end;
+
+    Encoding(const Profile& of, BitDepth at)
+        : profile(of)
+        , depth(at)
+        , encoder(of.curve)
+        , quantiser(at, of.curve.range)
+        , end(static_cast<float>(endSignal(of.curve, at).value())) {}
+
+    void row(const Image& linear, int y, CodeFrame& frame, SignalRow& signal) const {
+        const auto start = linear.at(0, y);
+        const auto width = static_cast<std::size_t>(linear.size.width);
+        for (std::size_t c = 0; c < 3; ++c) {
+            const auto* from = linear.plane[c].data() + start;
+            signal[c].assign(from, from + width);
+            encoder(signal[c]);
+            for (float& value : signal[c])
+                value = std::min(value, end);
         }
-    });
-    return signal;
-}
+        if (profile.ready)
+            bakeColour(profile.colour, signal);
+        for (std::size_t c = 0; c < 3; ++c)
+            quantiser(signal[c], frame.codes.plane[c].data() + start);
+    }
+};
 
 } // namespace
 
@@ -141,18 +198,20 @@ Recorded recordScene(const SetupContext& context, const Evaluation& at, const Im
     result.linear = Image(light.size);
     result.fates.clipped.resize(light.size.pixels());
     result.fates.drowned.resize(light.size.pixels());
+    const auto& profile = *context.profile;
+    const auto weights = lumaOf(profile.gamut);
+    const Encoding encoding(profile, at.depth);
+    CodeFrame frame{at.depth, profile.curve.range, Planes<std::uint16_t>(light.size)};
     overRows(light.size.height, [&](int first, int behind) {
-        for (int y = first; y < behind; ++y)
+        SignalRow signal;
+        for (int y = first; y < behind; ++y) {
             path.row(light, y, result.linear, result.fates);
+            encoding.row(result.linear, y, frame, signal);
+        }
     });
-    const auto& curve = context.profile->curve;
-    Image signal = encoded(curve, result.linear);
-    const auto end = static_cast<float>(endSignal(curve, at.depth).value());
-    for (auto& plane : signal.plane)
-        for (auto& value : plane)
-            value = std::min(value, end);
-    result.frame = subsampled(quantised(signal, at.depth, curve.range), context.codec->chroma,
-                              lumaOf(context.profile->gamut));
+    if (profile.ready && profile.colour.detail != 0)
+        bakeDetail(profile.colour.detail, weights, frame);
+    result.frame = subsampled(std::move(frame), context.codec->chroma, weights);
     return result;
 }
 

@@ -1,65 +1,31 @@
 #include "core/frame/code_frame.h"
 
+#include "core/base/wide.h"
+
 #include <algorithm>
 #include <cmath>
 
 namespace bslate {
 namespace {
 
-struct Coder {
-    float scale, offset, top;
-
-    Coder(BitDepth depth, CodeRange range)
-        : scale(
-              static_cast<float>(codeOf(Signal(1), range, depth) - codeOf(Signal(0), range, depth)))
-        , offset(static_cast<float>(codeOf(Signal(0), range, depth)))
-        , top(static_cast<float>((1 << depth.bits) - 1)) {}
-
-    [[nodiscard]] std::uint16_t code(float signal) const {
-        const float held = std::clamp(signal * scale + offset, 0.0f, top);
-        return static_cast<std::uint16_t>(std::lrintf(held));
+BSLATE_WIDE void toCodes(const float* signal, std::uint16_t* codes, std::size_t count, float scale,
+                         float offset, float top) {
+    for (std::size_t i = 0; i < count; ++i) {
+        const float code = std::min(std::max(signal[i] * scale + offset, 0.0f), top);
+        codes[i] = static_cast<std::uint16_t>(static_cast<std::int32_t>(code + 0.5f));
     }
-};
-
-// The colour differences of a block of pixels, and what they leave of each.
-struct Block {
-    const LumaWeights& w;
-    int top; // highest code
-
-    void average(CodeFrame& frame, int x, int y, int width, int height) const {
-        auto& [red, green, blue] = frame.codes.plane;
-        double cb = 0, cr = 0;
-        for (int j = 0; j < height; ++j)
-            for (int i = 0; i < width; ++i) {
-                const auto at = frame.codes.at(x + i, y + j);
-                const double luma = w.red * red[at] + w.green * green[at] + w.blue * blue[at];
-                cb += blue[at] - luma;
-                cr += red[at] - luma;
-            }
-        // A code of Cb is worth 2 (1 - w) of B - Y.
-        const double toBlue = 2 * (1 - w.blue), toRed = 2 * (1 - w.red);
-        const double count = width * height;
-        const double blueOver = std::round(cb / count / toBlue) * toBlue;
-        const double redOver = std::round(cr / count / toRed) * toRed;
-        for (int j = 0; j < height; ++j)
-            for (int i = 0; i < width; ++i) {
-                const auto at = frame.codes.at(x + i, y + j);
-                const double luma =
-                    std::round(w.red * red[at] + w.green * green[at] + w.blue * blue[at]);
-                const double r = luma + redOver, b = luma + blueOver;
-                const double g = (luma - w.red * r - w.blue * b) / w.green;
-                red[at] = held(r);
-                green[at] = held(g);
-                blue[at] = held(b);
-            }
-    }
-    [[nodiscard]] std::uint16_t held(double code) const {
-        return static_cast<std::uint16_t>(
-            std::lround(std::clamp(code, 0.0, static_cast<double>(top))));
-    }
-};
+}
 
 } // namespace
+
+Quantiser::Quantiser(BitDepth depth, CodeRange range)
+    : m_scale(static_cast<float>(codeOf(Signal(1), range, depth) - codeOf(Signal(0), range, depth)))
+    , m_offset(static_cast<float>(codeOf(Signal(0), range, depth)))
+    , m_top(static_cast<float>((1 << depth.bits) - 1)) {}
+
+void Quantiser::operator()(std::span<const float> signal, std::uint16_t* codes) const {
+    toCodes(signal.data(), codes, signal.size(), m_scale, m_offset, m_top);
+}
 
 LumaCoder::LumaCoder(const LumaWeights& weights)
     : m_red(static_cast<std::uint32_t>(std::lround(weights.red * 65536)))
@@ -73,11 +39,12 @@ LumaWeights lumaOf(const Gamut& gamut) {
 
 CodeFrame quantised(const Image& signal, BitDepth depth, CodeRange range) {
     CodeFrame frame{depth, range, Planes<std::uint16_t>(signal.size)};
-    const Coder coder(depth, range);
+    const Quantiser quantiser(depth, range);
     overRows(signal.size.height, [&](int first, int behind) {
         for (std::size_t c = 0; c < 3; ++c)
-            for (auto at = signal.at(0, first); at < signal.at(0, behind); ++at)
-                frame.codes.plane[c][at] = coder.code(signal.plane[c][at]);
+            quantiser(std::span(signal.plane[c])
+                          .subspan(signal.at(0, first), signal.at(0, behind) - signal.at(0, first)),
+                      frame.codes.plane[c].data() + signal.at(0, first));
     });
     return frame;
 }
@@ -103,23 +70,6 @@ CodeFrame thinned(const CodeFrame& frame, int longest) {
             for (int x = 0; x < small.width; ++x)
                 result.codes.plane[c][result.codes.at(x, y)] =
                     frame.codes.plane[c][frame.codes.at(x * step, y * step)];
-    return result;
-}
-
-CodeFrame subsampled(const CodeFrame& frame, Chroma chroma, const LumaWeights& weights) {
-    CodeFrame result = frame;
-    if (chroma == Chroma::C444 || chroma == Chroma::Raw)
-        return result;
-    const int tall = chroma == Chroma::C420 ? 2 : 1;
-    const auto size = frame.codes.size;
-    const Block block{weights, (1 << frame.depth.bits) - 1};
-    const int blocks = (size.height + tall - 1) / tall;
-    overRows(blocks, [&](int first, int behind) {
-        for (int y = first * tall; y < std::min(behind * tall, size.height); y += tall)
-            for (int x = 0; x < size.width; x += 2)
-                block.average(result, x, y, std::min(2, size.width - x),
-                              std::min(tall, size.height - y));
-    });
     return result;
 }
 

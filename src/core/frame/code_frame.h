@@ -4,6 +4,8 @@
 #include "core/kit/camera.h"
 #include "core/signal/curve.h"
 
+#include <span>
+
 namespace bslate {
 
 /// A recorded picture: codes of red, green and blue.
@@ -36,6 +38,16 @@ private:
 };
 
 /// Signal, 0 to 1 of the curve, to codes; rounded and held to what the depth has.
+class Quantiser {
+public:
+    Quantiser(BitDepth depth, CodeRange range);
+    void operator()(std::span<const float> signal, std::uint16_t* codes) const;
+
+private:
+    float m_scale, m_offset, m_top;
+};
+
+/// A whole picture of it.
 [[nodiscard]] CodeFrame quantised(const Image& signal, BitDepth depth, CodeRange range);
 
 /// The scene light of every code of a curve at this depth.
@@ -44,11 +56,5 @@ private:
 /// Every n-th pixel of every n-th row, so that no side is over `longest`: for a picture on a
 /// screen.
 [[nodiscard]] CodeFrame thinned(const CodeFrame& frame, int longest);
-
-/// What 4:2:2 and 4:2:0 leave: colour differences (BT.709-6 item 3, BT.2020-2 table 4) of two or
-/// four neighbours averaged, sited in their middle, rounded to codes and repeated; luma stays.
-/// 4:4:4 and raw come back as they are.
-[[nodiscard]] CodeFrame subsampled(const CodeFrame& frame, Chroma chroma,
-                                   const LumaWeights& weights);
 
 } // namespace bslate

@@ -1,5 +1,7 @@
 #include "core/signal/frame_encode.h"
 
+#include "core/base/wide.h"
+
 #include <algorithm>
 #include <array>
 #include <bit>
@@ -11,13 +13,6 @@ namespace bslate {
 namespace {
 
 constexpr std::size_t kEncodeBlock = 512; // pixels; they stay in the first cache from step to step
-
-// GCC makes a version of the loop for wider registers and picks one when the program starts.
-#if defined(__GNUC__) && !defined(__clang__) && defined(__x86_64__)
-#define BSLATE_WIDE __attribute__((target_clones("arch=haswell", "default")))
-#else
-#define BSLATE_WIDE
-#endif
 
 // log2 of a positive float: the exponent, and log2(1 + t) = t * p(t) for the mantissa 1 + t brought
 // to [sqrt(1/2), sqrt(2)), p through log2(1 + t) / t at the eight Chebyshev nodes (worst 1e-7).
@@ -78,7 +73,39 @@ void multiply(const std::array<float, 9>& m, const float* from, float* to, std::
     }
 }
 
+LogValues valuesOf(const Curve& curve) {
+    const auto* log = std::get_if<CameraLog>(&curve.family);
+    return log ? LogValues(*log, curve) : LogValues(CameraLog{}, Curve{CameraLog{}, {}, {}});
+}
+
 } // namespace
+
+CurveEncoder::CurveEncoder(const Curve& curve)
+    : m_curve(curve) {
+    if (std::holds_alternative<CameraLog>(curve.family))
+        return;
+    m_table.resize(kOctaves * kSteps + 1);
+    for (std::size_t i = 0; i < m_table.size(); ++i) {
+        const auto bits = kFirstBits + static_cast<std::uint32_t>(i) * kStepBits;
+        m_table[i] =
+            static_cast<float>(encode(curve, SceneLinear(std::bit_cast<float>(bits))).value());
+    }
+}
+
+void CurveEncoder::operator()(std::span<float> values) const {
+    if (m_table.empty())
+        return encodeLog(valuesOf(m_curve), values.data(), values.size());
+    for (float& value : values) {
+        const auto place = std::bit_cast<std::uint32_t>(value) - kFirstBits;
+        const auto step = place / kStepBits;
+        if (step >= kOctaves * kSteps) { // darker, negative, brighter or no number
+            value = static_cast<float>(encode(m_curve, SceneLinear(value)).value());
+            continue;
+        }
+        const float part = static_cast<float>(place % kStepBits) * (1.0f / kStepBits);
+        value = m_table[step] + (m_table[step + 1] - m_table[step]) * part;
+    }
+}
 
 void encodeFrame(const Curve& curve, const Matrix3& matrix, std::span<const float> light,
                  std::span<float> signal) {
@@ -86,8 +113,8 @@ void encodeFrame(const Curve& curve, const Matrix3& matrix, std::span<const floa
     std::array<float, 9> m{};
     for (std::size_t i = 0; i < 9; ++i)
         m[i] = static_cast<float>(matrix[i / 3][i % 3]);
-    const auto* log = std::get_if<CameraLog>(&curve.family);
-    const LogValues values(log ? *log : CameraLog{}, log ? curve : Curve{CameraLog{}, {}, {}});
+    const bool log = std::holds_alternative<CameraLog>(curve.family);
+    const LogValues values = valuesOf(curve);
     const std::size_t pixels = light.size() / 3;
     for (std::size_t at = 0; at < pixels; at += kEncodeBlock) {
         const std::size_t count = std::min(kEncodeBlock, pixels - at);

@@ -3,6 +3,7 @@
 #include "core/facts/evaluate.h"
 #include "core/frame/camera_path.h"
 #include "core/frame/frame_made.h"
+#include "core/frame/ycbcr.h"
 #include "core/frame/scene_picture.h"
 #include "core/quantity/print.h"
 #include "support/sample_shoot.h"
