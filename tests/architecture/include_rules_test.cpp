@@ -99,6 +99,7 @@ TEST(Architecture, EveryOutsideLibraryHasItsOwnFolder) {
         {"nlohmann/", {"src/io/json/", "src/cli/output.h"}},
         {"OpenColorIO/", {"src/io/colour/"}},
         {"OpenImageIO/", {"src/helper/stills/"}},
+        {"libav", {"src/helper/codec/"}},
         {"CLI/", {"src/cli/cli.cpp", "src/cli/option_list.cpp"}}};
     for (const auto& source : sourcesUnder("src"))
         for (const auto& include : includesOf(source))

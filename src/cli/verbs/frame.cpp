@@ -4,6 +4,8 @@
 #include "core/quantity/number_text.h"
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
+#include "core/quantity/print_gear.h"
+#include "io/codec/coding_run.h"
 #include "io/stills/still_file.h"
 
 #include <cmath>
@@ -15,16 +17,17 @@ namespace {
 struct FrameOptions {
     ShootFile file;
     std::string setup, stage = "grade", against, size = "1280x720", seed, out;
-    bool force = false;
+    bool force = false, noCodec = false;
 };
 
 void askFrame(FrameOptions& o, OptionList& list) {
     list.shoot(o.file);
     list.text("--setup", o.setup, "setup id or number").required();
-    list.text("--stage", o.stage, "light, sensor, curve or grade").shown();
+    list.text("--stage", o.stage, "light, sensor, curve, codec or grade").shown();
     list.text("--against", o.against, "setup id or number: its picture in the right half");
     list.text("--size", o.size, "of the picture").shown();
     list.text("--seed", o.seed, "of its noise, 1 unless told");
+    list.flag("--no-codec", o.noCodec, "as the codec is given it");
     list.text("-o,--output", o.out, "picture to write: .png, .tif, .jpg or .exr");
     list.force(o.force);
 }
@@ -32,16 +35,24 @@ void askFrame(FrameOptions& o, OptionList& list) {
 struct Shown {
     FrameMade frame;
     Image picture;
-    Likeness toLight; ///< of what the grade gets
+    Likeness toLight;           ///< of what the grade gets
+    std::optional<Error> codec; ///< why it was left out
 };
 
 Result<Shown> shownOf(const Shoot& shoot, const Setup& setup, const FrameWish& wish,
-                      FrameStage stage) {
+                      FrameStage stage, bool codec) {
     const auto context = resolve(shoot, setup);
     if (!context)
         return context.error();
     const auto at = evaluate(*context);
-    Shown shown{makeFrame(*context, at, wish), {}, {}};
+    Shown shown{makeFrame(*context, at, wish), {}, {}, {}};
+    if (codec && (stage == FrameStage::Codec || stage == FrameStage::Grade)) {
+        const auto coded = io::codeScene(*context, at, wish);
+        if (!coded)
+            shown.codec = coded.error();
+        else if (*coded)
+            shown.frame = withCoded(*context, at, std::move(shown.frame), wish, **coded);
+    }
     shown.picture = shownStage(*context, at, shown.frame, stage);
     shown.toLight = likenessOf(shownStage(*context, at, shown.frame, FrameStage::Grade),
                                shownStage(*context, at, shown.frame, FrameStage::Light));
@@ -62,11 +73,18 @@ Json sharesJson(const std::array<Fraction, 3>& shares) {
 
 void tell(const Shown& shown, Output& output) {
     const auto& frame = shown.frame;
-    const auto depth = frame.recorded.frame.depth;
+    const auto depth = recordingOf(frame).depth;
     if (!output.json) {
         for (const auto& patch : frame.patches)
             output.text << patch.name << "  planned " << print(patch.planned) << ", found "
                         << print(patch.found) << "\n";
+        if (frame.coded)
+            output.text << "coded as " << frame.coded->standard << " at "
+                        << print(frame.coded->rate) << "\n";
+        else if (shown.codec)
+            output.text << "without the codec: " << message(*shown.codec) << "\n";
+        if (frame.coded && frame.coded->noiseKept)
+            output.text << "noise kept " << print(*frame.coded->noiseKept) << "\n";
         output.text << "mean " << print(meanLevel(frame.instruments, depth)) << "\n"
                     << "to the light " << print(shown.toLight.peakToNoise) << ", SSIM "
                     << fixedText(shown.toLight.structure, 3) << "\n";
@@ -81,7 +99,14 @@ void tell(const Shown& shown, Output& output) {
                            {"found_stops", patch.foundStops.value()}});
     const double loss = shown.toLight.peakToNoise.value();
     const Json decibels = std::isinf(loss) ? Json() : Json(loss);
-    output.write(Json{{"mean_percent", meanLevel(frame.instruments, depth).value()},
+    Json codec;
+    if (frame.coded)
+        codec = {{"standard", frame.coded->standard},
+                 {"bit_rate_bps", frame.coded->rate.value()},
+                 {"noise_kept",
+                  frame.coded->noiseKept ? Json(frame.coded->noiseKept->value()) : Json()}};
+    output.write(Json{{"codec", codec},
+                      {"mean_percent", meanLevel(frame.instruments, depth).value()},
                       {"clipped_share", sharesJson(frame.clipped)},
                       {"drowned_share", sharesJson(frame.drowned)},
                       {"psnr_db", decibels},
@@ -109,14 +134,14 @@ Result<FrameWish> wishFrom(const FrameOptions& options) {
 Result<int> frame(const FrameOptions& options, Output& output) {
     const auto stage = frameStageNamed(options.stage);
     if (!stage)
-        return usage("--stage", options.stage, "light, sensor, curve or grade");
+        return usage("--stage", options.stage, "light, sensor, curve, codec or grade");
     const auto wish = wishFrom(options);
     if (!wish)
         return wish.error();
     const auto found = openedSetup(options.file, options.setup);
     if (!found)
         return found.error();
-    auto made = shownOf(found->shoot, found->setup(), *wish, *stage);
+    auto made = shownOf(found->shoot, found->setup(), *wish, *stage, !options.noCodec);
     if (!made)
         return made.error();
     Shown shown = *std::move(made);
@@ -124,7 +149,7 @@ Result<int> frame(const FrameOptions& options, Output& output) {
         const auto other = setupNamed(found->shoot, options.file.path, options.against);
         if (!other)
             return other.error();
-        const auto beside = shownOf(found->shoot, **other, *wish, *stage);
+        const auto beside = shownOf(found->shoot, **other, *wish, *stage, !options.noCodec);
         if (!beside)
             return beside.error();
         putRightHalf(shown.picture, beside->picture);

@@ -9,7 +9,7 @@
 namespace bslate {
 namespace {
 
-constexpr std::string_view kStages[] = {"light", "sensor", "curve", "grade"};
+constexpr std::string_view kStages[] = {"light", "sensor", "curve", "codec", "grade"};
 
 std::array<Fraction, 3> shares(const std::vector<std::uint8_t>& fates) {
     std::array<std::size_t, 3> counts{};
@@ -101,18 +101,48 @@ std::vector<Probe> probesOf(const SetupContext& context) {
     return probesIn(surfacesOf(*context.scene, context.shoot->kit, context.shoot->meter));
 }
 
-FrameMade makeFrame(const SetupContext& context, const Evaluation& at, FrameWish wish) {
+const CodeFrame& recordingOf(const FrameMade& frame) {
+    return frame.coded ? frame.coded->frame : frame.recorded.frame;
+}
+
+namespace {
+
+void measureRecording(const SetupContext& context, const Evaluation& at,
+                      const std::vector<Probe>& probes, FrameWish wish, FrameMade& frame) {
+    wish.instruments.weights = frame.weights;
+    frame.instruments = measure(recordingOf(frame), wish.instruments);
+    frame.patches = foundPatches(context, at, recordingOf(frame), probes);
+}
+
+} // namespace
+
+FrameMade makeFrame(const SetupContext& context, const Evaluation& at, const FrameWish& wish) {
     FrameMade frame;
     const auto surfaces = surfacesOf(*context.scene, context.shoot->kit, context.shoot->meter);
     frame.light = paintScene(surfaces, wish.size);
     frame.recorded = recordScene(context, at, frame.light, wish.camera);
     frame.weights = lumaOf(context.profile->gamut);
-    wish.instruments.weights = frame.weights;
-    frame.instruments = measure(frame.recorded.frame, wish.instruments);
-    frame.patches = foundPatches(context, at, frame.recorded.frame, probesIn(surfaces));
+    measureRecording(context, at, probesIn(surfaces), wish, frame);
     frame.meters = metersOf(context, at, frame.light);
     frame.clipped = shares(frame.recorded.fates.clipped);
     frame.drowned = shares(frame.recorded.fates.drowned);
+    return frame;
+}
+
+FrameMade withCoded(const SetupContext& context, const Evaluation& at, FrameMade frame,
+                    const FrameWish& wish, const Coded& coded) {
+    const auto task = codingTask(context, at, wish.size);
+    if (!task)
+        return frame;
+    CodecResult result{rgbOf(coded.shown, frame.weights), coded.standard,
+                       codedRate(*task, coded) * (at.recording.bitRate->value() / task->bitRate.value()),
+                       std::nullopt};
+    CameraPathWish still = wish.camera;
+    still.noise = false;
+    const auto clean = recordScene(context, at, frame.light, still);
+    result.noiseKept = noiseKept(clean.frame, frame.recorded.frame, result.frame, frame.weights);
+    frame.coded = std::move(result);
+    measureRecording(context, at, probesOf(context), wish, frame);
     return frame;
 }
 
@@ -125,11 +155,13 @@ Image shownStage(const SetupContext& context, const Evaluation& at, const FrameM
         return shownSensor(context, at, frame.recorded.linear);
     case FrameStage::Curve:
         return flatPicture(frame.recorded.frame);
+    case FrameStage::Codec:
+        return flatPicture(recordingOf(frame));
     case FrameStage::Grade:
         break;
     }
     const auto& profile = *context.profile;
-    return graded(frame.recorded.frame,
+    return graded(recordingOf(frame),
                   {profile.curve, profile.gamut, at.ratingOffset, std::nullopt, profile.ready});
 }
 

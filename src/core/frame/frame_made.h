@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/frame/camera_path.h"
+#include "core/frame/coding.h"
 #include "core/frame/graded.h"
 #include "core/frame/instruments.h"
 #include "core/frame/likeness.h"
@@ -14,11 +15,12 @@ namespace bslate {
 enum class FrameStage {
     Light,  ///< as no camera limits it, exposed and white as the setup is
     Sensor, ///< behind the sensor and white, before the curve
-    Curve,  ///< as recorded, flat
+    Curve,  ///< as the codec is given it, flat
+    Codec,  ///< as it comes out of the codec again, flat
     Grade   ///< rating undone, for a BT.709 display
 };
 
-/// `light`, `sensor`, `curve`, `grade`, and back.
+/// `light`, `sensor`, `curve`, `codec`, `grade`, and back.
 [[nodiscard]] std::string_view keyOf(FrameStage stage);
 [[nodiscard]] std::optional<FrameStage> frameStageNamed(std::string_view key);
 
@@ -40,10 +42,19 @@ struct FoundPatch {
 /// Where makeFrame() measures the patches.
 [[nodiscard]] std::vector<Probe> probesOf(const SetupContext& context);
 
+/// What the codec made of a frame.
+struct CodecResult {
+    CodeFrame frame;
+    std::string standard;              ///< "H.264"
+    DataRate rate;                     ///< at the mode's own frame size
+    std::optional<Fraction> noiseKept; ///< see noiseKept()
+};
+
 struct FrameMade {
     Image light; ///< cd/m2, BT.2020
     Recorded recorded;
-    Instruments instruments; ///< of the recorded codes
+    std::optional<CodecResult> coded; ///< none: raw, not run, or not to be encoded here
+    Instruments instruments;          ///< of the recording
     LumaWeights weights;
     std::vector<FoundPatch> patches;          ///< those that have a place in the picture
     std::array<Fraction, 3> clipped, drowned; ///< share of the frame, by channel
@@ -60,7 +71,14 @@ struct FrameWish {
 
 /// Paints, records and measures. The zebra asked for is on the recorded signal.
 [[nodiscard]] FrameMade makeFrame(const SetupContext& context, const Evaluation& at,
-                                  FrameWish wish);
+                                  const FrameWish& wish);
+
+/// The recording as it is read: out of the codec where it has been through one.
+[[nodiscard]] const CodeFrame& recordingOf(const FrameMade& frame);
+
+/// A frame with what came back of its codingTask(): what is measured is measured again on it.
+[[nodiscard]] FrameMade withCoded(const SetupContext& context, const Evaluation& at,
+                                  FrameMade frame, const FrameWish& wish, const Coded& coded);
 
 /// What a stage looks like on a BT.709 display, values in [0, 1].
 [[nodiscard]] Image shownStage(const SetupContext& context, const Evaluation& at,

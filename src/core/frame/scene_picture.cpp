@@ -6,6 +6,9 @@
 namespace bslate {
 namespace {
 
+constexpr double kFullTurn = 6.283185307179586;
+constexpr double kTurnsPerSecond = 0.2; // of wheels
+
 // A number of [0, 1) from a place, smooth between whole ones.
 double hashed(int x, int y, std::uint32_t salt) {
     std::uint32_t h = static_cast<std::uint32_t>(x) * 0x9E3779B1u ^
@@ -15,35 +18,79 @@ double hashed(int x, int y, std::uint32_t salt) {
     return static_cast<double>((h ^ (h >> 15)) >> 8) * 0x1p-24;
 }
 
-double smoothNoise(double x, double y, std::uint32_t salt) {
-    const double fx = std::floor(x), fy = std::floor(y);
-    const auto ease = [](double t) { return t * t * (3 - 2 * t); };
-    const double u = ease(x - fx), v = ease(y - fy);
-    const int ix = static_cast<int>(fx), iy = static_cast<int>(fy);
-    const double top = hashed(ix, iy, salt) * (1 - u) + hashed(ix + 1, iy, salt) * u;
-    const double low = hashed(ix, iy + 1, salt) * (1 - u) + hashed(ix + 1, iy + 1, salt) * u;
-    return top * (1 - v) + low * v;
+double eased(double t) {
+    return t * t * (3 - 2 * t);
 }
 
-// Mean 1, swinging by about `depth`; x and y in heights of the picture.
-double grainAt(SurfaceGrain grain, double depth, double x, double y, std::uint32_t salt) {
-    const auto swing = [&](double noise) { return 1 + depth * 2 * (noise - 0.5); };
-    switch (grain) {
-    case SurfaceGrain::Smooth:
-        return 1;
-    case SurfaceGrain::Planks:
-        return swing(0.6 * smoothNoise(x * 14, y * 220, salt) +
-                     0.4 * hashed(static_cast<int>(std::floor(y * 18)), 7, salt));
-    case SurfaceGrain::Stone:
-        return swing(0.5 * smoothNoise(x * 18, y * 18, salt) +
-                     0.5 * smoothNoise(x * 90, y * 90, salt + 1));
-    case SurfaceGrain::Water:
-        return swing(smoothNoise(x * 12 + 3 * y, y * 120, salt));
-    case SurfaceGrain::Cloth:
-        return swing(smoothNoise(x * 200, y * 260, salt));
+// Smooth noise along one row: what two of its columns share is worked out once.
+class NoiseRow {
+public:
+    NoiseRow(double y, std::uint32_t salt)
+        : m_y(static_cast<int>(std::floor(y)))
+        , m_v(eased(y - std::floor(y)))
+        , m_salt(salt) {}
+    double operator()(double x) {
+        const double whole = std::floor(x);
+        const int column = static_cast<int>(whole);
+        if (column != m_column) {
+            m_left = column == m_column + 1 && m_known ? m_right : valueAt(column);
+            m_right = valueAt(column + 1);
+            m_column = column;
+            m_known = true;
+        }
+        const double u = eased(x - whole);
+        return m_left + (m_right - m_left) * u;
     }
-    return 1;
-}
+
+private:
+    [[nodiscard]] double valueAt(int x) const {
+        return hashed(x, m_y, m_salt) * (1 - m_v) + hashed(x, m_y + 1, m_salt) * m_v;
+    }
+    int m_y;
+    double m_v;
+    std::uint32_t m_salt;
+    int m_column = -1'000'000;
+    bool m_known = false;
+    double m_left = 0, m_right = 0;
+};
+
+// The grain of a surface along one row. Mean 1, swinging by about `depth`; x and y in heights of
+// the picture.
+class GrainRow {
+public:
+    GrainRow(SurfaceGrain grain, double depth, double y, double time, std::uint32_t salt)
+        : m_grain(grain)
+        , m_depth(depth)
+        , m_y(y)
+        , m_time(time)
+        , m_board(hashed(static_cast<int>(std::floor(y * 18)), 7, salt))
+        , m_first(y * kRows[static_cast<int>(grain)] +
+                      (grain == SurfaceGrain::Water ? 5 * time : 0),
+                  salt)
+        , m_second(y * 90, salt + 1) {}
+    double operator()(double x) {
+        const auto swing = [&](double noise) { return 1 + m_depth * 2 * (noise - 0.5); };
+        switch (m_grain) {
+        case SurfaceGrain::Smooth:
+            return 1;
+        case SurfaceGrain::Planks:
+            return swing(0.6 * m_first(x * 14) + 0.4 * m_board);
+        case SurfaceGrain::Stone:
+            return swing(0.5 * m_first(x * 18) + 0.5 * m_second(x * 90));
+        case SurfaceGrain::Water:
+            return swing(m_first(x * 12 + 3 * m_y + m_time));
+        case SurfaceGrain::Cloth:
+            return swing(m_first(x * 200));
+        }
+        return 1;
+    }
+
+private:
+    static constexpr double kRows[] = {1, 220, 18, 120, 260}; // by SurfaceGrain
+    SurfaceGrain m_grain;
+    double m_depth, m_y, m_time, m_board;
+    NoiseRow m_first, m_second;
+};
 
 // A surface with all that does not change from pixel to pixel.
 struct Paint {
@@ -71,83 +118,113 @@ Paint paintOf(const Surface& surface, std::uint32_t salt) {
             (probe.y + probe.height / 2 - box.y) / box.height};
 }
 
-// How much of the pixel the surface covers, and how bright it is there beside its middle.
-struct Touch {
-    double cover = 0, light = 1;
-};
-
 double edge(double inside, double soft) {
     if (soft <= 0)
         return inside >= 0 ? 1 : 0;
-    const double t = std::clamp(inside / soft * 0.5 + 0.5, 0.0, 1.0);
-    return t * t * (3 - 2 * t);
+    return eased(std::clamp(inside / soft * 0.5 + 0.5, 0.0, 1.0));
 }
 
-// u and v from 0 to 1 over the box; x and y in heights.
-Touch touchOf(const Paint& paint, double u, double v, double x, double y, double aspect) {
-    const auto& s = paint.of;
-    const double wide = s.box.width * aspect, high = s.box.height;
-    const double soft = std::max(s.softEdge, 0.0015);
-    Touch touch;
-    switch (s.shape) {
-    case SurfaceShape::Block:
-        touch.cover = edge(std::min({u * wide, (1 - u) * wide, v * high, (1 - v) * high}) +
-                               (s.box.width >= 1 ? 1 : 0),
-                           soft);
-        break;
-    case SurfaceShape::Oval: {
-        const double r = std::hypot(u * 2 - 1, v * 2 - 1);
-        touch.cover = edge((1 - r) * std::min(wide, high) / 2, soft);
-        break;
-    }
-    case SurfaceShape::Slope: {
-        const double line =
-            0.35 * smoothNoise(x * 5, 3, paint.salt) + 0.12 * smoothNoise(x * 23, 9, paint.salt);
-        touch.cover = edge((v - line) * high, soft);
-        break;
-    }
-    case SurfaceShape::Wheel: {
-        const double r = std::hypot(u * 2 - 1, v * 2 - 1);
-        const double turn = std::atan2(v * 2 - 1, u * 2 - 1) / 6.283185307179586 * 10;
-        const double spoke = 0.035 - std::abs(turn - std::round(turn)) / 10 * 6.2832 * r;
-        const double rim = std::min(1 - r, r - 0.84), hub = 0.14 - r;
-        touch.cover = edge(std::max({rim, r < 0.9 ? spoke : -1.0, hub}) * high / 2, soft);
-        break;
-    }
-    case SurfaceShape::Tube: {
-        const double away = std::abs(v * 2 - 1);
-        touch.cover = edge((1 - away) * high / 2, 0.002);
-        break;
-    }
-    }
-    const double fall =
-        s.acrossFall.value() * (u - paint.middleU) + s.downFall.value() * (v - paint.middleV);
-    touch.light = std::exp2(fall) * grainAt(s.grain, s.depth, x, y, paint.salt);
-    return touch;
+double spokesOf(double u, double v, double time) {
+    const double across = u * 2 - 1, down = v * 2 - 1;
+    const double r = std::sqrt(across * across + down * down);
+    const double turn = (std::atan2(down, across) / kFullTurn + kTurnsPerSecond * time) * 10;
+    const double spoke = 0.035 - std::abs(turn - std::round(turn)) / 10 * kFullTurn * r;
+    const double rim = std::min(1 - r, r - 0.84), hub = 0.14 - r;
+    return std::max({rim, r < 0.9 ? spoke : -1.0, hub});
 }
 
-void paintRow(const std::vector<Paint>& paints, int y, Image& image) {
+// One row of a surface: how much of a pixel it covers, and how bright it is there beside the
+// middle of its probe. u and v go from 0 to 1 over the box; x and y are in heights.
+class SurfaceRow {
+public:
+    SurfaceRow(const Paint& paint, double v, double y, double time, double aspect)
+        : m_surface(paint.of)
+        , m_v(v)
+        , m_time(time)
+        , m_wide(m_surface.box.width * aspect)
+        , m_high(m_surface.box.height)
+        , m_soft(std::max(m_surface.softEdge, 0.0015))
+        , m_middleU(paint.middleU)
+        , m_fallDown(std::exp2(m_surface.downFall.value() * (v - paint.middleV)))
+        , m_grain(m_surface.grain, m_surface.depth, y, time, paint.salt)
+        , m_hills(3, paint.salt)
+        , m_trees(9, paint.salt) {}
+
+    [[nodiscard]] double cover(double u, double x) {
+        const double high = m_high, wide = m_wide;
+        switch (m_surface.shape) {
+        case SurfaceShape::Block:
+            return edge(std::min({u * wide, (1 - u) * wide, m_v * high, (1 - m_v) * high}) +
+                            (m_surface.box.width >= 1 ? 1 : 0),
+                        m_soft);
+        case SurfaceShape::Oval: {
+            const double across = u * 2 - 1, down = m_v * 2 - 1;
+            const double r = std::sqrt(across * across + down * down);
+            return edge((1 - r) * std::min(wide, high) / 2, m_soft);
+        }
+        case SurfaceShape::Slope:
+            return edge((m_v - 0.35 * m_hills(x * 5) - 0.12 * m_trees(x * 23)) * high, m_soft);
+        case SurfaceShape::Wheel:
+            return edge(spokesOf(u, m_v, m_time) * high / 2, m_soft);
+        case SurfaceShape::Tube:
+            return edge((1 - std::abs(m_v * 2 - 1)) * high / 2, 0.002);
+        }
+        return 0;
+    }
+    [[nodiscard]] double light(double u, double x) {
+        const double across = m_surface.acrossFall.value();
+        const double fall = across != 0 ? std::exp2(across * (u - m_middleU)) : 1;
+        return fall * m_fallDown * m_grain(x);
+    }
+
+private:
+    const Surface& m_surface;
+    double m_v, m_time, m_wide, m_high, m_soft, m_middleU, m_fallDown;
+    GrainRow m_grain;
+    NoiseRow m_hills, m_trees;
+};
+
+// A box as it lies at a moment; what reaches an edge of the picture goes on beyond it.
+struct Reach {
+    double left, right, top, bottom; // shares of the picture
+    double across, down;             // from a place in the picture to one in the box as drawn
+
+    Reach(const Surface& surface, const SceneMoment& moment)
+        : across(moment.across - (surface.subject ? moment.subject : 0))
+        , down(moment.down) {
+        const auto& box = surface.box;
+        left = box.x <= 0 ? 0 : box.x - across;
+        right = box.x + box.width >= 1 ? 1 : box.x + box.width - across;
+        top = box.y <= 0 ? 0 : box.y - down;
+        bottom = box.y + box.height >= 1 ? 1 : box.y + box.height - down;
+    }
+};
+
+void paintRow(const std::vector<Paint>& paints, int y, const SceneMoment& moment, Image& image) {
     const double aspect = static_cast<double>(image.size.width) / image.size.height;
-    const double v01 = (y + 0.5) / image.size.height;
+    const double down = (y + 0.5) / image.size.height;
     for (const auto& paint : paints) {
         const auto& box = paint.of.box;
-        if (v01 < box.y || v01 > box.y + box.height)
+        const Reach reach(paint.of, moment);
+        if (down < reach.top || down > reach.bottom)
             continue;
-        const double v = (v01 - box.y) / box.height;
-        const int from = std::max(0, static_cast<int>(box.x * image.size.width));
-        const int to = std::min(
-            image.size.width, static_cast<int>(std::ceil((box.x + box.width) * image.size.width)));
+        const double v01 = down + reach.down;
+        const double v = std::clamp((v01 - box.y) / box.height, 0.0, 1.0);
+        const int from = std::max(0, static_cast<int>(reach.left * image.size.width));
+        const int to =
+            std::min(image.size.width, static_cast<int>(std::ceil(reach.right * image.size.width)));
+        SurfaceRow row(paint, v, v01, moment.time.value(), aspect);
         for (int x = from; x < to; ++x) {
-            const double u01 = (x + 0.5) / image.size.width;
+            const double u01 = (x + 0.5) / image.size.width + reach.across;
             const double u = std::clamp((u01 - box.x) / box.width, 0.0, 1.0);
-            const auto touch = touchOf(paint, u, v, u01 * aspect, v01, aspect);
-            if (touch.cover <= 0)
+            const double cover = row.cover(u, u01 * aspect);
+            if (cover <= 0)
                 continue;
+            const double light = row.light(u, u01 * aspect) * cover;
             const auto at = image.at(x, y);
             for (std::size_t c = 0; c < 3; ++c) {
                 auto& pixel = image.plane[c][at];
-                pixel = static_cast<float>(pixel * (1 - touch.cover) +
-                                           paint.colour[c] * touch.light * touch.cover);
+                pixel = static_cast<float>(pixel * (1 - cover) + paint.colour[c] * light);
             }
         }
     }
@@ -155,14 +232,14 @@ void paintRow(const std::vector<Paint>& paints, int y, Image& image) {
 
 } // namespace
 
-Image paintScene(std::span<const Surface> surfaces, PictureSize size) {
+Image paintScene(std::span<const Surface> surfaces, PictureSize size, const SceneMoment& moment) {
     std::vector<Paint> paints;
     for (const auto& surface : surfaces)
         paints.push_back(paintOf(surface, static_cast<std::uint32_t>(paints.size())));
     Image image(size);
     overRows(size.height, [&](int first, int behind) {
         for (int y = first; y < behind; ++y)
-            paintRow(paints, y, image);
+            paintRow(paints, y, moment, image);
     });
     return image;
 }

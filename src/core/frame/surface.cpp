@@ -131,6 +131,7 @@ Surface partOf(const Placing& p, PictureArea box, Tint tint, CandelaPerM2 lumina
     part.shape = SurfaceShape::Oval;
     part.luminance = luminance;
     part.softEdge = 0.005;
+    part.subject = true;
     return part;
 }
 
@@ -146,6 +147,7 @@ void addPerson(const Placing& p, double x, std::vector<Surface>& out) {
     if (body.patch.empty())
         body.luminance = lit * 0.22;
     body.shape = SurfaceShape::Oval;
+    body.subject = true;
     body.acrossFall = Stops(-1.2);
     body.probe = {x - 0.03, 0.82, 0.06, 0.06};
     out.push_back(body);
@@ -156,6 +158,7 @@ void addPerson(const Placing& p, double x, std::vector<Surface>& out) {
         partOf(p, {x - 0.068, 0.255, 0.136, 0.28}, kWood, lit * 0.09, SurfaceGrain::Cloth, 0.25));
     auto head = p.of(&face, {x - 0.060, 0.295, 0.120, 0.33}, skin);
     head.shape = SurfaceShape::Oval;
+    head.subject = true;
     head.softEdge = 0.008;
     head.acrossFall = Stops(-1.6);
     head.downFall = Stops(-0.3);
@@ -270,6 +273,7 @@ void addExterior(const Placing& p, std::vector<Surface>& out) {
     dark.probe = {0.10, 0.92, 0.10, 0.05};
     if (wheel) { // in the middle of the picture, and of wood
         dark = p.of(shade, {0.22, 0.08, 0.50, 0.89}, kWood, SurfaceGrain::Planks, 0.15);
+        dark.subject = true;
         dark.shape = SurfaceShape::Wheel;
         dark.probe = {0.455, 0.105, 0.03, 0.02};
     }

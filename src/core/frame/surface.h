@@ -35,6 +35,7 @@ struct Surface {
     ColourPoint light;                   ///< that falls on it
     Stops acrossFall{0}, downFall{0};    ///< from the left to the right edge, from top to bottom
     double depth = 0.0;                  ///< of its grain, a share of the luminance
+    bool subject = false;                ///< moves as the person does
     PictureArea probe;                   ///< where it is measured: even but for its grain
 };
 

@@ -14,6 +14,7 @@
 #include <sys/resource.h>
 #include <sys/socket.h>
 #include <sys/wait.h>
+#include <utility>
 
 namespace bslate::io {
 namespace {
@@ -88,15 +89,16 @@ Result<pid_t> spawned(const fs::path& program, const std::vector<std::string>& a
 // Sends the request and gathers the answer until the other side closes.
 class Talk {
 public:
-    Talk(int socket, const std::string& request, const HelperLimits& limits,
+    Talk(int socket, const RequestParts& parts, const HelperLimits& limits,
          const KeepGoing& keepGoing)
         : m_socket(socket)
-        , m_request(request)
+        , m_parts(parts)
         , m_limits(limits)
         , m_keepGoing(keepGoing)
         , m_end(Clock::now() + limits.time) {}
 
     Result<std::string> run() {
+        next();
         while (true) {
             if (m_keepGoing && !m_keepGoing(0))
                 return Error{ErrorCode::Stopped, {}, {}, {}, {}};
@@ -117,15 +119,26 @@ public:
     }
 
 private:
-    [[nodiscard]] bool sending() const { return m_sent < m_request.size(); }
+    [[nodiscard]] bool sending() const { return m_sent < m_part.size(); }
     void send() {
-        const auto done = ::send(m_socket, m_request.data() + m_sent, m_request.size() - m_sent,
+        const auto done = ::send(m_socket, m_part.data() + m_sent, m_part.size() - m_sent,
                                  MSG_NOSIGNAL | MSG_DONTWAIT);
         if (done < 0 && errno != EAGAIN && errno != EINTR)
-            m_sent = m_request.size(); // it reads no more; how it ended says why
+            return end(); // it reads no more; how it ended says why
         m_sent += done > 0 ? static_cast<std::size_t>(done) : 0;
         if (!sending())
-            ::shutdown(m_socket, SHUT_WR);
+            next();
+    }
+    void next() {
+        m_part = m_parts();
+        m_sent = 0;
+        if (m_part.empty())
+            end();
+    }
+    void end() {
+        m_part.clear();
+        m_sent = 0;
+        ::shutdown(m_socket, SHUT_WR);
     }
     bool receive() {
         std::array<char, 65536> buffer;
@@ -136,10 +149,11 @@ private:
     }
 
     int m_socket;
-    const std::string& m_request;
+    const RequestParts& m_parts;
     const HelperLimits& m_limits;
     const KeepGoing& m_keepGoing;
     Clock::time_point m_end;
+    std::string m_part;
     std::size_t m_sent = 0;
     std::string m_answer;
 };
@@ -158,6 +172,15 @@ Result<fs::path> findHelper(const std::string& name) {
 Result<std::string> runHelper(const fs::path& program, const std::vector<std::string>& arguments,
                               const std::string& request, const HelperLimits& limits,
                               const KeepGoing& keepGoing) {
+    bool given = false;
+    return runHelper(
+        program, arguments, [&] { return std::exchange(given, true) ? std::string() : request; },
+        limits, keepGoing);
+}
+
+Result<std::string> runHelper(const fs::path& program, const std::vector<std::string>& arguments,
+                              const RequestParts& parts, const HelperLimits& limits,
+                              const KeepGoing& keepGoing) {
     int ends[2];
     if (::socketpair(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC, 0, ends) != 0)
         return notRun("a free file descriptor");
@@ -168,9 +191,7 @@ Result<std::string> runHelper(const fs::path& program, const std::vector<std::st
         return pid.error();
     Child child(*pid);
     theirs.reset();
-    if (request.empty())
-        ::shutdown(ours.get(), SHUT_WR);
-    auto answer = Talk(ours.get(), request, limits, keepGoing).run();
+    auto answer = Talk(ours.get(), parts, limits, keepGoing).run();
     if (!answer)
         return answer;
     const int status = child.wait();

@@ -6,6 +6,7 @@
 #include <chrono>
 #include <cstddef>
 #include <filesystem>
+#include <functional>
 #include <string>
 #include <vector>
 
@@ -23,12 +24,21 @@ struct HelperLimits {
 /// Fails with FileUnreadable when it is nowhere.
 [[nodiscard]] Result<std::filesystem::path> findHelper(const std::string& name);
 
+/// Parts of a request, asked for one after another when the helper wants more; an empty one ends
+/// it.
+using RequestParts = std::function<std::string()>;
+
 /// Runs a program with `request` on its standard input and gives what it wrote to its standard
 /// output before it ended with 0. Its standard error goes nowhere. Fails with Stopped, and with
 /// OutOfRange when it was ended by a limit, a signal or itself; it does not outlive the call.
 [[nodiscard]] Result<std::string> runHelper(const std::filesystem::path& program,
                                             const std::vector<std::string>& arguments,
                                             const std::string& request, const HelperLimits& limits,
+                                            const KeepGoing& keepGoing = {});
+/// The same with a request that is never in memory as a whole.
+[[nodiscard]] Result<std::string> runHelper(const std::filesystem::path& program,
+                                            const std::vector<std::string>& arguments,
+                                            const RequestParts& parts, const HelperLimits& limits,
                                             const KeepGoing& keepGoing = {});
 
 /// The helper's own side: from here on this process writes no files, starts nothing that outlives

@@ -1,0 +1,66 @@
+// bslate-codec MEMORY SECONDS: encodes the frames that come on standard input and gives one of
+// them back as it is decoded; writes no file, and ends when it takes too much.
+#include "helper/codec/scene_coder.h"
+#include "io/json/coding_messages.h"
+#include "io/system/helper_process.h"
+
+#include <cstdlib>
+#include <iostream>
+
+namespace {
+
+using namespace bslate;
+
+bool readFrame(std::istream& in, YcbcrFrame& frame) {
+    for (std::size_t p = 0; p < 3; ++p) {
+        auto& plane = frame.plane[p];
+        plane.resize(p == 0 ? frame.size.pixels() : chromaSize(frame.size, frame.chroma).pixels());
+        if (!in.read(reinterpret_cast<char*>(plane.data()),
+                     static_cast<std::streamsize>(plane.size() * sizeof(std::uint16_t))))
+            return false;
+    }
+    return true;
+}
+
+Result<Coded> codedFrom(std::istream& in) {
+    std::string line;
+    std::getline(in, line);
+    const auto task = io::readCodingText(line);
+    if (!task)
+        return task.error();
+    auto opened = helper::SceneCoder::open(*task);
+    if (!opened)
+        return opened.error();
+    auto coder = *std::move(opened);
+    YcbcrFrame frame{task->size, task->depth, task->range, task->chroma, {}};
+    for (int i = 0; i < task->frames; ++i) {
+        if (!readFrame(in, frame))
+            return Error{ErrorCode::WrongFormat, {}, {}, {}, "as many frames as were announced"};
+        if (const auto added = coder.add(frame); !added)
+            return added.error();
+    }
+    return coder.finish();
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    if (argc != 3) {
+        std::cerr << "bslate-codec: started by Bright Slate alone\n";
+        return 2;
+    }
+    const auto memory = std::strtoull(argv[1], nullptr, 10);
+    io::limitThisProcess(memory, static_cast<unsigned>(std::strtoul(argv[2], nullptr, 10)));
+    av_log_set_level(AV_LOG_QUIET);
+    int ended = 0;
+    try {
+        std::ios::sync_with_stdio(false);
+        const auto coded = codedFrom(std::cin);
+        std::cout << (coded ? io::codedText(*coded) : io::codedText(coded.error())) << std::flush;
+        ended = std::cout ? 0 : 3;
+    } catch (const std::exception&) {
+        ended = 3;
+    }
+    // What the media library leaves to the end of the process may hang there; all is said.
+    std::_Exit(ended);
+}

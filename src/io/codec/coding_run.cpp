@@ -1,0 +1,75 @@
+#include "io/codec/coding_run.h"
+
+#include "core/frame/scene_picture.h"
+#include "io/json/coding_messages.h"
+#include "io/system/helper_process.h"
+
+namespace bslate::io {
+namespace {
+
+std::string bytesOf(const YcbcrFrame& frame) {
+    std::string bytes;
+    for (const auto& plane : frame.plane)
+        bytes.append(reinterpret_cast<const char*>(plane.data()),
+                     plane.size() * sizeof(std::uint16_t));
+    return bytes;
+}
+
+HelperLimits limitsOf(const CodingTask& task) {
+    HelperLimits limits;
+    limits.time = std::chrono::seconds(120);
+    limits.answer = 3 * task.size.pixels() * sizeof(std::uint16_t) + 100'000;
+    return limits;
+}
+
+} // namespace
+
+Result<Coded> runCoding(const CodingTask& task, const std::function<YcbcrFrame(int)>& frameAt,
+                        const KeepGoing& keepGoing) {
+    if (task.size.width > kLongestCoded || task.size.height > kLongestCoded)
+        return Error{ErrorCode::OutOfRange,
+                     {},
+                     {},
+                     std::to_string(task.size.width) + "x" + std::to_string(task.size.height),
+                     "a picture of at most " + std::to_string(kLongestCoded) +
+                         " pixels on a side for the codec"};
+    const auto helper = findHelper("bslate-codec");
+    if (!helper)
+        return helper.error();
+    const auto limits = limitsOf(task);
+    const auto seconds = std::chrono::duration_cast<std::chrono::seconds>(limits.time).count();
+    int next = -1;
+    const auto parts = [&]() -> std::string {
+        const int index = next++;
+        if (index < 0)
+            return codingText(task);
+        return index < task.frames ? bytesOf(frameAt(index)) : std::string();
+    };
+    const KeepGoing told = [&](double) {
+        return !keepGoing || keepGoing(std::max(0, next) / static_cast<double>(task.frames + 1));
+    };
+    const auto answer = runHelper(*helper, {std::to_string(limits.memory), std::to_string(seconds)},
+                                  parts, limits, told);
+    return answer ? readCodedText(*answer, task) : Result<Coded>(answer.error());
+}
+
+Result<std::optional<Coded>> codeScene(const SetupContext& context, const Evaluation& at,
+                                       const FrameWish& wish, const KeepGoing& keepGoing) {
+    const auto task = codingTask(context, at, wish.size);
+    if (!task)
+        return std::optional<Coded>();
+    const auto surfaces = surfacesOf(*context.scene, context.shoot->kit, context.shoot->meter);
+    const auto weights = lumaOf(context.profile->gamut);
+    auto coded = runCoding(
+        *task,
+        [&](int index) {
+            const auto recorded = recordedAt(context, at, *task, surfaces, wish.camera, index);
+            return ycbcrOf(recorded.frame, task->chroma, weights);
+        },
+        keepGoing);
+    if (!coded)
+        return coded.error();
+    return std::optional<Coded>(*std::move(coded));
+}
+
+} // namespace bslate::io
