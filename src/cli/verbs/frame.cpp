@@ -1,6 +1,8 @@
+#include "cli/findings.h"
 #include "cli/verb.h"
 #include "core/facts/evaluate.h"
-#include "core/frame/frame_made.h"
+#include "core/frame/frame_verdict.h"
+#include "core/frame/variants.h"
 #include "core/quantity/number_text.h"
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
@@ -16,7 +18,7 @@ namespace {
 
 struct FrameOptions {
     ShootFile file;
-    std::string setup, stage = "grade", against, size = "1280x720", seed, out;
+    std::string setup, stage = "grade", against, size = "1280x720", seed, push, out;
     bool force = false, noCodec = false;
 };
 
@@ -24,38 +26,53 @@ void askFrame(FrameOptions& o, OptionList& list) {
     list.shoot(o.file);
     list.text("--setup", o.setup, "setup id or number").required();
     list.text("--stage", o.stage, "light, sensor, curve, codec or grade").shown();
-    list.text("--against", o.against, "setup id or number: its picture in the right half");
+    list.text("--against", o.against,
+              "picture of the right half: a setup, light, school:NAME, depth:BITS, profile:ID, "
+              "recipe:ID (empty: none)");
+    list.text("--push", o.push, "on the grade: \"lift 3 pull 1 warm 60\"");
+    list.flag("--no-codec", o.noCodec, "as the codec is given it");
     list.text("--size", o.size, "of the picture").shown();
     list.text("--seed", o.seed, "of its noise, 1 unless told");
-    list.flag("--no-codec", o.noCodec, "as the codec is given it");
     list.text("-o,--output", o.out, "picture to write: .png, .tif, .jpg or .exr");
     list.force(o.force);
 }
 
+struct Wish {
+    FrameWish frame;
+    FrameStage stage = FrameStage::Grade;
+    Push push;
+    bool codec = true;
+};
+
 struct Shown {
     FrameMade frame;
     Image picture;
-    Likeness toLight;           ///< of what the grade gets
-    std::optional<Error> codec; ///< why it was left out
+    Likeness toLight; ///< of the grade, both pushed
+    Banding banding;  ///< of the grade as it is pushed
+    std::vector<Finding> findings;
 };
 
-Result<Shown> shownOf(const Shoot& shoot, const Setup& setup, const FrameWish& wish,
-                      FrameStage stage, bool codec) {
+Result<Shown> shownOf(const Shoot& shoot, const Setup& setup, const Wish& wish) {
     const auto context = resolve(shoot, setup);
     if (!context)
         return context.error();
     const auto at = evaluate(*context);
-    Shown shown{makeFrame(*context, at, wish), {}, {}, {}};
-    if (codec && (stage == FrameStage::Codec || stage == FrameStage::Grade)) {
-        const auto coded = io::codeScene(*context, at, wish);
+    Shown shown{makeFrame(*context, at, wish.frame), {}, {}, {}, {}};
+    std::optional<Error> left;
+    if (wish.codec && (wish.stage == FrameStage::Codec || wish.stage == FrameStage::Grade)) {
+        const auto coded = io::codeScene(*context, at, wish.frame);
         if (!coded)
-            shown.codec = coded.error();
+            left = coded.error();
         else if (*coded)
-            shown.frame = withCoded(*context, at, std::move(shown.frame), wish, **coded);
+            shown.frame = withCoded(*context, at, std::move(shown.frame), wish.frame, **coded);
     }
-    shown.picture = shownStage(*context, at, shown.frame, stage);
-    shown.toLight = likenessOf(shownStage(*context, at, shown.frame, FrameStage::Grade),
-                               shownStage(*context, at, shown.frame, FrameStage::Light));
+    const auto& frame = shown.frame;
+    shown.picture = shownStage(*context, at, frame, wish.stage, wish.push);
+    const auto light = shownStage(*context, at, frame, FrameStage::Light, wish.push);
+    const auto grade = shownStage(*context, at, frame, FrameStage::Grade, wish.push);
+    shown.toLight = likenessOf(grade, light);
+    shown.banding = bandingOf(grade, light);
+    shown.findings = judgeFrame(*context, at, frame, wish.frame, left);
     return shown;
 }
 
@@ -65,6 +82,31 @@ void putRightHalf(Image& picture, const Image& other) {
         for (int y = 0; y < picture.size.height; ++y)
             for (int x = half; x < picture.size.width; ++x)
                 picture.plane[c][picture.at(x, y)] = other.plane[c][other.at(x, y)];
+}
+
+// The picture that --against names.
+Result<Image> besideOf(const FrameOptions& options, const Shoot& shoot, const Setup& setup,
+                       Wish wish) {
+    if (options.against == "light") {
+        wish.stage = FrameStage::Light;
+        const auto light = shownOf(shoot, setup, wish);
+        return light ? Result<Image>(light->picture) : Result<Image>(light.error());
+    }
+    if (const auto variant = variantNamed(options.against)) {
+        const auto context = resolve(shoot, setup);
+        if (!context)
+            return context.error();
+        const auto other = placed(varied(*context, *variant), "--against");
+        if (!other)
+            return other.error();
+        const auto shown = shownOf(*other, *findSetup(*other, setup.id), wish);
+        return shown ? Result<Image>(shown->picture) : Result<Image>(shown.error());
+    }
+    const auto other = setupNamed(shoot, options.file.path, options.against);
+    if (!other)
+        return other.error();
+    const auto shown = shownOf(shoot, **other, wish);
+    return shown ? Result<Image>(shown->picture) : Result<Image>(shown.error());
 }
 
 Json sharesJson(const std::array<Fraction, 3>& shares) {
@@ -81,10 +123,7 @@ void tell(const Shown& shown, Output& output) {
         if (frame.coded)
             output.text << "coded as " << frame.coded->standard << " at "
                         << print(frame.coded->rate) << "\n";
-        else if (shown.codec)
-            output.text << "without the codec: " << message(*shown.codec) << "\n";
-        if (frame.coded && frame.coded->noiseKept)
-            output.text << "noise kept " << print(*frame.coded->noiseKept) << "\n";
+        tellFindings(shown.findings, output.text);
         output.text << "mean " << print(meanLevel(frame.instruments, depth)) << "\n"
                     << "to the light " << print(shown.toLight.peakToNoise) << ", SSIM "
                     << fixedText(shown.toLight.structure, 3) << "\n";
@@ -111,48 +150,53 @@ void tell(const Shown& shown, Output& output) {
                       {"drowned_share", sharesJson(frame.drowned)},
                       {"psnr_db", decibels},
                       {"ssim", shown.toLight.structure},
+                      {"banding_share", shown.banding.area.value()},
+                      {"findings", findingsJson(shown.findings)},
                       {"patches", patches}});
 }
 
-Result<FrameWish> wishFrom(const FrameOptions& options) {
-    FrameWish wish;
+Result<Wish> wishFrom(const FrameOptions& options) {
+    Wish wish;
+    const auto stage = frameStageNamed(options.stage);
+    if (!stage)
+        return usage("--stage", options.stage, "light, sensor, curve, codec or grade");
+    wish.stage = *stage;
     const auto size = placed(parseFrameSize(options.size), "--size");
     if (!size)
         return size.error();
     if (size->width > 8192 || size->height > 8192)
         return usage("--size", options.size, "no side over 8192");
-    wish.size = {size->width, size->height};
+    wish.frame.size = {size->width, size->height};
     if (!options.seed.empty()) {
         const auto seed = wholeOf("--seed", options.seed, 0, 1'000'000'000, "0 to 1000000000");
         if (!seed)
             return seed.error();
-        wish.camera.seed = static_cast<std::uint64_t>(*seed);
+        wish.frame.camera.seed = static_cast<std::uint64_t>(*seed);
     }
+    const auto push = placed(parsePush(options.push), "--push");
+    if (!push)
+        return push.error();
+    wish.push = *push;
+    wish.codec = !options.noCodec;
     return wish;
 }
 
 Result<int> frame(const FrameOptions& options, Output& output) {
-    const auto stage = frameStageNamed(options.stage);
-    if (!stage)
-        return usage("--stage", options.stage, "light, sensor, curve, codec or grade");
     const auto wish = wishFrom(options);
     if (!wish)
         return wish.error();
     const auto found = openedSetup(options.file, options.setup);
     if (!found)
         return found.error();
-    auto made = shownOf(found->shoot, found->setup(), *wish, *stage, !options.noCodec);
+    auto made = shownOf(found->shoot, found->setup(), *wish);
     if (!made)
         return made.error();
     Shown shown = *std::move(made);
     if (!options.against.empty()) {
-        const auto other = setupNamed(found->shoot, options.file.path, options.against);
-        if (!other)
-            return other.error();
-        const auto beside = shownOf(found->shoot, **other, *wish, *stage, !options.noCodec);
+        const auto beside = besideOf(options, found->shoot, found->setup(), *wish);
         if (!beside)
             return beside.error();
-        putRightHalf(shown.picture, beside->picture);
+        putRightHalf(shown.picture, *beside);
     }
     if (!options.out.empty()) {
         const auto written = io::writePicture(shown.picture, options.out, options.force);

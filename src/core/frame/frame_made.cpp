@@ -135,7 +135,8 @@ FrameMade withCoded(const SetupContext& context, const Evaluation& at, FrameMade
     if (!task)
         return frame;
     CodecResult result{rgbOf(coded.shown, frame.weights), coded.standard,
-                       codedRate(*task, coded) * (at.recording.bitRate->value() / task->bitRate.value()),
+                       codedRate(*task, coded) *
+                           (at.recording.bitRate->value() / task->bitRate.value()),
                        std::nullopt};
     CameraPathWish still = wish.camera;
     still.noise = false;
@@ -147,10 +148,10 @@ FrameMade withCoded(const SetupContext& context, const Evaluation& at, FrameMade
 }
 
 Image shownStage(const SetupContext& context, const Evaluation& at, const FrameMade& frame,
-                 FrameStage stage) {
+                 FrameStage stage, const Push& push) {
     switch (stage) {
     case FrameStage::Light:
-        return shownLight(frame.light, lightShown(context, at));
+        return shownLight(frame.light, lightShown(context, at), changerOf(push));
     case FrameStage::Sensor:
         return shownSensor(context, at, frame.recorded.linear);
     case FrameStage::Curve:
@@ -161,8 +162,9 @@ Image shownStage(const SetupContext& context, const Evaluation& at, const FrameM
         break;
     }
     const auto& profile = *context.profile;
-    return graded(recordingOf(frame),
-                  {profile.curve, profile.gamut, at.ratingOffset, std::nullopt, profile.ready});
+    const RatingLut way{profile.curve, profile.gamut, at.ratingOffset, std::nullopt, profile.ready};
+    const auto change = changerOf(push);
+    return change ? graded(recordingOf(frame), way, change) : graded(recordingOf(frame), way);
 }
 
 } // namespace bslate

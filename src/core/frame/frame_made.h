@@ -6,6 +6,7 @@
 #include "core/frame/instruments.h"
 #include "core/frame/likeness.h"
 #include "core/frame/meters.h"
+#include "core/frame/push.h"
 
 #include <string_view>
 
@@ -80,8 +81,8 @@ struct FrameWish {
 [[nodiscard]] FrameMade withCoded(const SetupContext& context, const Evaluation& at,
                                   FrameMade frame, const FrameWish& wish, const Coded& coded);
 
-/// What a stage looks like on a BT.709 display, values in [0, 1].
+/// What a stage looks like on a BT.709 display, values in [0, 1]; light and grade with a push.
 [[nodiscard]] Image shownStage(const SetupContext& context, const Evaluation& at,
-                               const FrameMade& frame, FrameStage stage);
+                               const FrameMade& frame, FrameStage stage, const Push& push = {});
 
 } // namespace bslate

@@ -52,7 +52,10 @@ Image eachPixel(const Planes<From>& from, Pixel pixel) {
 
 } // namespace
 
-Image graded(const CodeFrame& frame, const RatingLut& lut) {
+namespace {
+
+template<class Change>
+Image gradedBy(const CodeFrame& frame, const RatingLut& lut, const Change& change) {
     const auto light = lightOfCodes(lut.curve, frame.depth);
     const auto undone = static_cast<float>(ratio(lut.gain));
     const auto display = std::make_unique<const DisplayTable>(lut.curve, lut.ready);
@@ -66,13 +69,26 @@ Image graded(const CodeFrame& frame, const RatingLut& lut) {
         for (std::size_t c = 0; c < 3; ++c)
             lit[c] = static_cast<float>(light[static_cast<std::size_t>(codes[c])].value()) * undone;
         for (std::size_t c = 0; c < 3; ++c)
-            shown[c] = (*display)(toDisplay[c][0] * lit[0] + toDisplay[c][1] * lit[1] +
-                                  toDisplay[c][2] * lit[2]);
+            shown[c] =
+                toDisplay[c][0] * lit[0] + toDisplay[c][1] * lit[1] + toDisplay[c][2] * lit[2];
+        change(shown);
+        for (float& channel : shown)
+            channel = (*display)(channel);
         return shown;
     });
 }
 
-Image shownLight(const Image& light, const LightShown& how) {
+} // namespace
+
+Image graded(const CodeFrame& frame, const RatingLut& lut) {
+    return gradedBy(frame, lut, [](const std::array<float, 3>&) {});
+}
+
+Image graded(const CodeFrame& frame, const RatingLut& lut, const LightChanger& change) {
+    return gradedBy(frame, lut, change);
+}
+
+Image shownLight(const Image& light, const LightShown& how, const LightChanger& change) {
     const auto display = std::make_unique<const DisplayTable>(bt709(), false);
     const auto toDisplay = convert(gamutBt2020(), gamutBt709());
     std::array<std::array<float, 3>, 3> all{};
@@ -82,7 +98,11 @@ Image shownLight(const Image& light, const LightShown& how) {
     return eachPixel(light, [&](const std::array<float, 3>& rgb) {
         std::array<float, 3> shown{};
         for (std::size_t c = 0; c < 3; ++c)
-            shown[c] = (*display)(all[c][0] * rgb[0] + all[c][1] * rgb[1] + all[c][2] * rgb[2]);
+            shown[c] = all[c][0] * rgb[0] + all[c][1] * rgb[1] + all[c][2] * rgb[2];
+        if (change)
+            change(shown);
+        for (float& channel : shown)
+            channel = (*display)(channel);
         return shown;
     });
 }

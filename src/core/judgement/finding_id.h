@@ -192,6 +192,16 @@ enum class FindingId {
     WhiteOffDial,
     RatioOff,
     RatioMet,
+    // Frame
+    FrameClips,
+    FrameDrowns,
+    FrameSkinZebra,
+    FrameNoiseEaten,
+    FrameNotCoded,
+    FrameBands,
+    FrameLookEnds,
+    FrameOffPlan,
+    FrameAsPlanned,
 };
 
 } // namespace bslate

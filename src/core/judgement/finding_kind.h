@@ -27,7 +27,8 @@ enum class HelpPage {
     Day,
     Hands,
     Banks,
-    White
+    White,
+    Frame
 };
 
 /// Everything that is always the same of a judgement.

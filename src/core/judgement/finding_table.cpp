@@ -9,7 +9,7 @@ namespace bslate {
 std::span<const std::span<const FindingKind>> findingKinds() {
     static const std::array parts = {kinds::light(), kinds::recording(), kinds::takes(),
                                      kinds::day(),   kinds::hands(),     kinds::banks(),
-                                     kinds::white()};
+                                     kinds::white(), kinds::frame()};
     return parts;
 }
 
@@ -58,9 +58,11 @@ const char* titleOf(HelpPage page) {
     case HelpPage::Banks:
         return "Banks and controls";
     case HelpPage::White:
+        return "White and the colours of light";
+    case HelpPage::Frame:
         break;
     }
-    return "White and the colours of light";
+    return "The frame as it is recorded";
 }
 
 } // namespace bslate

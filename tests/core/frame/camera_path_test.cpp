@@ -180,7 +180,7 @@ TEST(FrameMade, FindsThePatchesWhereTheyWerePlanned) {
             for (const float value : plane)
                 ASSERT_TRUE(value >= 0 && value <= 1) << keyOf(stage);
     }
-    EXPECT_FALSE(frameStageNamed("codec"));
+    EXPECT_FALSE(frameStageNamed("coda"));
 }
 
 // Scenes of every kind: each patch has one place in the picture.

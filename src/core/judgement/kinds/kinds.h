@@ -18,5 +18,6 @@ inline constexpr std::string_view kCommonPractice = "common practice, no source"
 [[nodiscard]] std::span<const FindingKind> hands();
 [[nodiscard]] std::span<const FindingKind> banks();
 [[nodiscard]] std::span<const FindingKind> white();
+[[nodiscard]] std::span<const FindingKind> frame();
 
 } // namespace bslate::kinds
