@@ -149,6 +149,7 @@ void MainWindow::connectParts() {
             connect(page.widget, &StepView::refused, this, tellProblem);
             connect(page.widget, &StepView::told, this, tell);
             connect(page.widget, &StepView::sheetRequested, this, &MainWindow::showSheet);
+            connect(page.widget, &StepView::found, m_verdict, &VerdictPanel::showBeside);
         }
     connect(&m_document, &ShootDocument::refused, this, tellProblem);
     connect(&m_actions, &Actions::refused, this, tellProblem);

@@ -2,6 +2,8 @@
 
 #include <QLabel>
 
+#include <algorithm>
+
 namespace bslate::app {
 
 namespace {
@@ -41,9 +43,24 @@ VerdictPanel::VerdictPanel(Actions& actions, const Style& style, QWidget* parent
 
 void VerdictPanel::refresh() {
     const auto* verdict = m_actions.document().verdict();
+    if (m_shown != m_actions.document().value() || m_besideOf != m_actions.document().setupId())
+        m_beside.clear(); // of something else; the page tells anew
     m_shown = m_actions.document().value();
-    show(verdict ? &verdict->findings : nullptr,
+    std::vector<Finding> all;
+    if (verdict)
+        all = verdict->findings;
+    all.insert(all.begin(), m_beside.begin(), m_beside.end());
+    std::stable_sort(all.begin(), all.end(),
+                     [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
+    show(verdict ? &all : nullptr,
          verdict && verdict->evaluation ? sourceText(verdict->evaluation->curveSource) : QString());
+}
+
+void VerdictPanel::showBeside(const std::vector<Finding>& findings) {
+    m_shown = m_actions.document().value();
+    m_besideOf = m_actions.document().setupId();
+    m_beside = findings;
+    refresh();
 }
 
 } // namespace bslate::app

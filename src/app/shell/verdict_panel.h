@@ -14,10 +14,14 @@ public:
     VerdictPanel(Actions& actions, const Style& style, QWidget* parent = nullptr);
 
     void refresh();
+    /// What a page says of the selected setup, until it or the value is another.
+    void showBeside(const std::vector<Finding>& findings);
 
 private:
     Actions& m_actions;
     ShootDocument::Value m_shown; ///< whose findings are in view
+    std::vector<Finding> m_beside;
+    QString m_besideOf; ///< id of the setup
 };
 
 } // namespace bslate::app

@@ -1,8 +1,11 @@
 #pragma once
 
+#include "core/judgement/finding.h"
+
 #include <QWidget>
 
 #include <span>
+#include <vector>
 
 namespace bslate::app {
 
@@ -30,6 +33,8 @@ signals:
     void told(const QString& message);
     /// A sheet of the window, by its name (shell/sheets.h).
     void sheetRequested(const QString& name);
+    /// What this page has to say beside the verdict; nothing when it is left.
+    void found(const std::vector<bslate::Finding>& findings);
 };
 
 } // namespace bslate::app

@@ -13,7 +13,7 @@ namespace {
 QImage imageOf(const Image& picture) {
     QImage image(picture.size.width, picture.size.height, QImage::Format_RGB32);
     const auto byte = [](float value) {
-        return static_cast<int>(std::lround(std::clamp(value, 0.0f, 1.0f) * 255));
+        return static_cast<int>(std::clamp(value, 0.0f, 1.0f) * 255 + 0.5f);
     };
     for (int y = 0; y < picture.size.height; ++y) {
         auto* line = reinterpret_cast<QRgb*>(image.scanLine(y));
@@ -86,8 +86,8 @@ void addZebra(const SetupContext& context, const Evaluation& at, const CodeFrame
 QString nameOf(FrameLook look) {
     constexpr const char* names[] = {
         QT_TRANSLATE_NOOP("Frame", "Light"), QT_TRANSLATE_NOOP("Frame", "Sensor"),
-        QT_TRANSLATE_NOOP("Frame", "Curve"), QT_TRANSLATE_NOOP("Frame", "Grade"),
-        QT_TRANSLATE_NOOP("Frame", "Stops")};
+        QT_TRANSLATE_NOOP("Frame", "Curve"), QT_TRANSLATE_NOOP("Frame", "Codec"),
+        QT_TRANSLATE_NOOP("Frame", "Grade"), QT_TRANSLATE_NOOP("Frame", "Stops")};
     return QCoreApplication::translate("Frame", names[static_cast<int>(look)]);
 }
 
@@ -105,51 +105,72 @@ QRgb stopColour(int stop, Theme theme) {
     return qRgb(grey, grey, grey);
 }
 
-FrameImages frameImages(const SetupContext& context, const Evaluation& at, PictureSize size,
-                        Theme theme) {
-    FrameWish wish;
-    wish.size = size;
-    const auto frame = makeFrame(context, at, wish);
+namespace {
+
+constexpr auto kGradeAt = static_cast<std::size_t>(FrameLook::Grade);
+constexpr auto kStopsAt = static_cast<std::size_t>(FrameLook::Stops);
+
+// What instruments say of a picture for a BT.709 display.
+Instruments measuredGrade(const Image& shown) {
+    return measure(quantised(shown, BitDepth{10}, CodeRange::Legal), {{}, 256, std::nullopt});
+}
+
+} // namespace
+
+FrameImages frameImages(const SetupContext& context, const Evaluation& at, const FrameMade& frame,
+                        const FrameWish& wish, const FrameShown& how) {
     FrameImages images;
-    std::array<Image, 4> stages;
+    std::array<Image, kFrameLooks - 1> stages;
     for (std::size_t i = 0; i < stages.size(); ++i) {
-        stages[i] = shownStage(context, at, frame, static_cast<FrameStage>(i));
+        stages[i] = shownStage(context, at, frame, static_cast<FrameStage>(i), how.push);
         images.look[i] = imageOf(stages[i]);
     }
-    const Image& shown = stages[3];
+    const Image& shown = stages[kGradeAt];
     images.toLight = likenessOf(shown, stages[0]);
-    images.look[4] = stopsImage(stopsOfPixels(frame.recorded.linear, frame.weights), size, theme);
-    images.clipped = maskOf(frame.recorded.fates.clipped, size);
-    images.drowned = maskOf(frame.recorded.fates.drowned, size);
-    addZebra(context, at, frame.recorded.frame, shown, images);
+    images.look[kStopsAt] =
+        stopsImage(stopsOfPixels(frame.recorded.linear, frame.weights), wish.size, how.theme);
+    images.clipped = maskOf(frame.recorded.fates.clipped, wish.size);
+    images.drowned = maskOf(frame.recorded.fates.drowned, wish.size);
+    images.bands = maskOf(bandingOf(shown, stages[0]).mask, wish.size);
+    addZebra(context, at, recordingOf(frame), shown, images);
     images.instruments = frame.instruments;
+    images.gradedInstruments = measuredGrade(shown);
     images.patches = frame.patches;
     images.meters = frame.meters;
     images.clippedShare = frame.clipped;
     images.drownedShare = frame.drowned;
+    images.findings = judgeFrame(context, at, frame, wish, how.codec);
+    images.push = toQt(print(how.push));
+    if (frame.coded)
+        images.coded =
+            CodecResult{{}, frame.coded->standard, frame.coded->rate, frame.coded->noiseKept};
     return images;
 }
 
 FrameImages stillImages(const SetupContext& context, const Evaluation& at, const CodeFrame& frame,
-                        std::span<const Probe> probes, Theme theme) {
+                        std::span<const Probe> probes, const FrameShown& how) {
     constexpr int kLongest = 1920; // on a screen
     const auto& profile = *context.profile;
     const auto small = thinned(frame, kLongest);
     FrameImages images;
     const auto flat = imageOf(flatPicture(small));
-    for (int i = 0; i < 3; ++i)
-        images.look[static_cast<std::size_t>(i)] = flat;
-    const auto shown =
-        graded(small, {profile.curve, profile.gamut, at.ratingOffset, std::nullopt, profile.ready});
-    images.look[3] = imageOf(shown);
+    for (std::size_t i = 0; i < kGradeAt; ++i)
+        images.look[i] = flat;
+    const RatingLut way{profile.curve, profile.gamut, at.ratingOffset, std::nullopt, profile.ready};
+    const auto change = changerOf(how.push);
+    const auto shown = change ? graded(small, way, change) : graded(small, way);
+    images.look[kGradeAt] = imageOf(shown);
+    images.gradedInstruments = measuredGrade(shown);
     const auto weights = lumaOf(profile.gamut);
-    images.look[4] =
-        stopsImage(stopsOfPixels(small, profile.curve, weights), small.codes.size, theme);
+    images.look[kStopsAt] =
+        stopsImage(stopsOfPixels(small, profile.curve, weights), small.codes.size, how.theme);
+    images.push = toQt(print(how.push));
     images.clipped = maskOf(endedChannels(small, profile.curve), small.codes.size);
     addZebra(context, at, small, shown, images);
     images.instruments = measure(frame, {weights, 256, std::nullopt});
     images.clippedShare = channelShares(endedChannels(frame, profile.curve));
     images.patches = foundPatches(context, at, frame, probes);
+    images.findings = judgeFound(context, at, images.patches);
     return images;
 }
 

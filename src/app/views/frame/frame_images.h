@@ -1,7 +1,7 @@
 #pragma once
 
 #include "app/style/tokens.h"
-#include "core/frame/frame_made.h"
+#include "core/frame/frame_verdict.h"
 #include "core/frame/masks.h"
 
 #include <QImage>
@@ -13,8 +13,8 @@
 namespace bslate::app {
 
 /// What the two sides of the picture can show: the stages of a frame, and its stops as bands.
-enum class FrameLook { Light, Sensor, Curve, Grade, Stops };
-inline constexpr int kFrameLooks = 5;
+enum class FrameLook { Light, Sensor, Curve, Codec, Grade, Stops };
+inline constexpr int kFrameLooks = 6;
 [[nodiscard]] QString nameOf(FrameLook look);
 
 /// A setup's frame as pictures that can be painted, made once for all looks.
@@ -24,7 +24,8 @@ struct FrameImages {
     std::array<QImage, 2> zebra; ///< by ZebraUse; null where the camera has none
     std::array<Fraction, 2> zebraShare;
     std::array<std::optional<ZebraBand>, 2> band;
-    Instruments instruments;
+    Instruments instruments, gradedInstruments; ///< of the recording; of the grade, 10 bits legal
+    QImage bands;                               ///< mask of where the grade bands
     std::vector<FoundPatch> patches;
     std::array<Fraction, 3> clippedShare, drownedShare;
     std::array<MeterReading, kMeterKinds> meters;
@@ -32,7 +33,10 @@ struct FrameImages {
     BitDepth depth;
     LumaWeights weights;
     Level clipLevel;
+    std::optional<CodecResult> coded; ///< its frame is left out
+    std::vector<Finding> findings;
     QString number; ///< of the setup
+    QString push;   ///< as it is typed; empty: none
     QString still;  ///< name of the file it is of; empty: drawn
 };
 
@@ -42,14 +46,23 @@ struct FrameImages {
 /// Stops from grey as greys of this program's own: each stop a step, the middle one marked.
 [[nodiscard]] QRgb stopColour(int stop, Theme theme);
 
+/// How a frame is shown.
+struct FrameShown {
+    Theme theme = Theme::Slate;
+    Push push = {};
+    std::optional<Error> codec = {}; ///< why the encoder was left out
+    friend bool operator==(const FrameShown&, const FrameShown&) = default;
+};
+
+/// Takes a fifth of a second at 960 x 540: for a background job.
+[[nodiscard]] FrameImages frameImages(const SetupContext& context, const Evaluation& at,
+                                      const FrameMade& frame, const FrameWish& wish,
+                                      const FrameShown& how);
+
 /// A still of the user's own in the same form, recorded in the setup's profile. What it was before
 /// the curve is not known: light and sensor show it flat, nothing is marked as drowned.
 [[nodiscard]] FrameImages stillImages(const SetupContext& context, const Evaluation& at,
                                       const CodeFrame& frame, std::span<const Probe> probes,
-                                      Theme theme);
-
-/// Takes a fifth of a second at 960 x 540: for a background job.
-[[nodiscard]] FrameImages frameImages(const SetupContext& context, const Evaluation& at,
-                                      PictureSize size, Theme theme);
+                                      const FrameShown& how);
 
 } // namespace bslate::app

@@ -19,7 +19,7 @@ FramePicture::FramePicture(const Style& style, QWidget* parent)
     , m_style(style) {
     setObjectName(QStringLiteral("frame-picture"));
     setCursor(Qt::SplitHCursor);
-    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+    connect(&style, &Style::changed, this, &FramePicture::forgetLayers);
 }
 
 void FramePicture::show(Side left, Side right) {
@@ -32,13 +32,13 @@ void FramePicture::show(Side left, Side right) {
     describe(*this, QAccessible::Graphic, tr("Frame"),
              tr("%1 beside %2").arg(m_left.caption, m_right.caption),
              read.join(QStringLiteral("; ")));
-    update();
+    forgetLayers();
 }
 
 void FramePicture::clear() {
     m_left = {};
     m_right = {};
-    update();
+    forgetLayers();
 }
 
 void FramePicture::setSplit(double share) {
@@ -46,11 +46,9 @@ void FramePicture::setSplit(double share) {
     update();
 }
 
-void FramePicture::setMarks(bool fates, std::optional<ZebraUse> zebra, bool probes) {
-    m_fates = fates;
-    m_zebra = zebra;
-    m_probes = probes;
-    update();
+void FramePicture::setMarks(const Marks& marks) {
+    m_marks = marks;
+    forgetLayers();
 }
 
 QRectF FramePicture::frameBox() const {
@@ -64,15 +62,15 @@ QRectF FramePicture::frameBox() const {
 }
 
 // The pattern where the mask is: painted whole and cut by it.
-void FramePicture::paintMask(QPainter& painter, const QImage& mask, const QRectF& part,
-                             const std::function<void(QPainter&, const QRectF&)>& pattern) const {
+void FramePicture::paintMask(QPainter& painter, const QImage& mask,
+                             const std::function<void(QPainter&, const QRectF&)>& pattern,
+                             QSizeF size) const {
     if (mask.isNull())
         return;
-    const QRectF box = frameBox();
-    QImage layer(box.size().toSize() * devicePixelRatioF(), QImage::Format_ARGB32_Premultiplied);
+    QImage layer(size.toSize() * devicePixelRatioF(), QImage::Format_ARGB32_Premultiplied);
     layer.setDevicePixelRatio(devicePixelRatioF());
     layer.fill(Qt::transparent);
-    const QRectF area(QPointF(0, 0), box.size());
+    const QRectF area(QPointF(0, 0), size);
     QPainter on(&layer);
     on.setRenderHint(QPainter::Antialiasing);
     pattern(on, area);
@@ -81,40 +79,72 @@ void FramePicture::paintMask(QPainter& painter, const QImage& mask, const QRectF
     on.setCompositionMode(QPainter::CompositionMode_DestinationIn);
     on.drawImage(area, alpha);
     on.end();
-    painter.save();
-    painter.setClipRect(part);
-    painter.drawImage(box.topLeft(), layer);
-    painter.restore();
+    painter.drawImage(QPointF(0, 0), layer);
 }
 
-void FramePicture::paintSide(QPainter& painter, const Side& side, const QRectF& part) const {
+// A side as a whole, so that a split that is dragged has nothing to do but cut.
+QPixmap FramePicture::layerOf(const Side& side, QSizeF size) const {
+    const auto& t = m_style.colours();
+    QPixmap layer(size.toSize() * devicePixelRatioF());
+    layer.setDevicePixelRatio(devicePixelRatioF());
+    QPainter painter(&layer);
+    painter.setRenderHint(QPainter::SmoothPixmapTransform);
+    painter.drawImage(QRectF(QPointF(0, 0), size),
+                      side.images->look[static_cast<std::size_t>(side.look)]);
+    if (side.look == FrameLook::Light)
+        return layer;
+    if (m_marks.fates) {
+        paintMask(
+            painter, side.images->clipped,
+            [&](QPainter& on, const QRectF& area) { drawHatch(on, area, t.coral, 8); }, size);
+        paintMask(
+            painter, side.images->drowned,
+            [&](QPainter& on, const QRectF& area) { drawDots(on, area, QColor(150, 160, 168), 6); },
+            size);
+    }
+    if (m_marks.bands && side.look == FrameLook::Grade)
+        paintMask(
+            painter, side.images->bands,
+            [&](QPainter& on, const QRectF& area) { drawDots(on, area, t.marigold, 8); }, size);
+    if (m_marks.zebra && side.look != FrameLook::Stops)
+        paintMask(
+            painter, side.images->zebra[static_cast<std::size_t>(*m_marks.zebra)],
+            [&](QPainter& on, const QRectF& area) { drawHatch(on, area, t.sky, 5); }, size);
+    return layer;
+}
+
+void FramePicture::forgetLayers() {
+    m_leftLayer = {};
+    m_rightLayer = {};
+    update();
+}
+
+void FramePicture::resizeEvent(QResizeEvent*) {
+    forgetLayers();
+}
+
+void FramePicture::paintSide(QPainter& painter, const Side& side, QPixmap& layer,
+                             const QRectF& part) const {
     if (!side.images || part.width() <= 0)
         return;
     const auto& t = m_style.colours();
+    const QRectF box = frameBox();
+    if (layer.isNull())
+        layer = layerOf(side, box.size());
     painter.save();
     painter.setClipRect(part);
-    painter.drawImage(frameBox(), side.images->look[static_cast<std::size_t>(side.look)]);
+    painter.drawPixmap(box.topLeft(), layer);
     painter.restore();
-    if (side.look != FrameLook::Light && m_fates) {
-        paintMask(painter, side.images->clipped, part,
-                  [&](QPainter& on, const QRectF& area) { drawHatch(on, area, t.coral, 8); });
-        paintMask(painter, side.images->drowned, part, [&](QPainter& on, const QRectF& area) {
-            drawDots(on, area, QColor(150, 160, 168), 6);
-        });
-    }
-    if (m_zebra && side.look != FrameLook::Light && side.look != FrameLook::Stops)
-        paintMask(painter, side.images->zebra[static_cast<std::size_t>(*m_zebra)], part,
-                  [&](QPainter& on, const QRectF& area) { drawHatch(on, area, t.sky, 5); });
     painter.setFont(Style::font(TextRole::Secondary));
     const double wide = QFontMetricsF(painter.font()).horizontalAdvance(side.caption) + 12;
     if (wide > part.width())
         return;
     const bool left = &side == &m_left;
-    const QRectF box(left ? part.left() + 6 : part.right() - wide - 6, part.bottom() - 24, wide,
-                     18);
-    painter.fillRect(box, t.ground);
+    const QRectF label(left ? part.left() + 6 : part.right() - wide - 6, part.bottom() - 24, wide,
+                       18);
+    painter.fillRect(label, t.ground);
     painter.setPen(t.ink);
-    painter.drawText(box, Qt::AlignCenter, side.caption);
+    painter.drawText(label, Qt::AlignCenter, side.caption);
 }
 
 void FramePicture::paintProbes(QPainter& painter) const {
@@ -173,9 +203,9 @@ void FramePicture::paintEvent(QPaintEvent*) {
         return;
     }
     const double x = box.left() + m_split * box.width();
-    paintSide(painter, m_left, {box.left(), box.top(), x - box.left(), box.height()});
-    paintSide(painter, m_right, {x, box.top(), box.right() - x, box.height()});
-    if (m_probes)
+    paintSide(painter, m_left, m_leftLayer, {box.left(), box.top(), x - box.left(), box.height()});
+    paintSide(painter, m_right, m_rightLayer, {x, box.top(), box.right() - x, box.height()});
+    if (m_marks.probes)
         paintProbes(painter);
     paintSplit(painter);
 }
@@ -183,7 +213,7 @@ void FramePicture::paintEvent(QPaintEvent*) {
 QString FramePicture::probeAt(QPointF at) const {
     constexpr double kReach = 10;
     const QRectF box = frameBox();
-    if (m_probesMove && m_probes && m_right.images)
+    if (m_probesMove && m_marks.probes && m_right.images)
         for (const auto& patch : m_right.images->patches) {
             const QPointF middle(box.left() + (patch.area.x + patch.area.width / 2) * box.width(),
                                  box.top() + (patch.area.y + patch.area.height / 2) * box.height());

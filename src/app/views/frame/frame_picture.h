@@ -3,6 +3,7 @@
 #include "app/style/style.h"
 #include "app/views/frame/frame_images.h"
 
+#include <QPixmap>
 #include <QWidget>
 
 #include <memory>
@@ -29,7 +30,13 @@ public:
     [[nodiscard]] double split() const { return m_split; }
     /// Rings can be dragged: those of a still.
     void setProbesMove(bool move) { m_probesMove = move; }
-    void setMarks(bool fates, std::optional<ZebraUse> zebra, bool probes);
+    /// What is drawn over the pictures.
+    struct Marks {
+        bool fates = true, probes = true, bands = false;
+        std::optional<ZebraUse> zebra;
+        friend bool operator==(const Marks&, const Marks&) = default;
+    };
+    void setMarks(const Marks& marks);
     [[nodiscard]] QRectF frameBox() const; ///< where the picture is
 
     QSize sizeHint() const override { return {640, 360}; }
@@ -44,11 +51,14 @@ protected:
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseReleaseEvent(QMouseEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
 
 private:
-    void paintSide(QPainter& painter, const Side& side, const QRectF& part) const;
-    void paintMask(QPainter& painter, const QImage& mask, const QRectF& part,
-                   const std::function<void(QPainter&, const QRectF&)>& pattern) const;
+    void paintSide(QPainter& painter, const Side& side, QPixmap& layer, const QRectF& part) const;
+    [[nodiscard]] QPixmap layerOf(const Side& side, QSizeF size) const;
+    void paintMask(QPainter& painter, const QImage& mask,
+                   const std::function<void(QPainter&, const QRectF&)>& pattern, QSizeF size) const;
+    void forgetLayers();
     void paintProbes(QPainter& painter) const;
     void paintSplit(QPainter& painter) const;
     void dragTo(QPointF at);
@@ -57,9 +67,10 @@ private:
     const Style& m_style;
     Side m_left, m_right;
     double m_split = 0.5;
-    bool m_fates = true, m_probes = true, m_probesMove = false;
+    QPixmap m_leftLayer, m_rightLayer; ///< each side whole with its marks; null: to be painted
+    Marks m_marks;
+    bool m_probesMove = false;
     QString m_heldProbe; ///< id of a patch
-    std::optional<ZebraUse> m_zebra;
 };
 
 } // namespace bslate::app

@@ -17,7 +17,7 @@ namespace bslate::app {
 void FrameView::openStill(const QString& path) {
     m_still = OpenStill{path, nullptr};
     m_moved.clear();
-    m_madeOf.reset();
+    m_stillImages.reset();
     m_left->setCurrentIndex(static_cast<int>(FrameLook::Curve));
     m_subtitle->setText(tr("reading %1 \u2026").arg(QFileInfo(path).fileName()));
     m_job.start([path, this](const BackgroundJob::Control& control) -> BackgroundJob::Then {
@@ -41,7 +41,7 @@ void FrameView::closeStill() {
     if (!m_still)
         return;
     m_still.reset();
-    m_madeOf.reset();
+    m_stillImages.reset();
     m_left->setCurrentIndex(static_cast<int>(FrameLook::Light));
     m_later->start();
 }
@@ -65,7 +65,7 @@ void FrameView::makeStill() {
     if (!context)
         return;
     const auto probes = stillProbes(*context);
-    const Theme theme = m_style.theme();
+    const auto how = shownHow();
     const auto still = m_still->still;
     const QString name = QFileInfo(m_still->path).fileName();
     m_job.start([=, this](const BackgroundJob::Control&) -> BackgroundJob::Then {
@@ -73,21 +73,19 @@ void FrameView::makeStill() {
         const auto& curve = again->profile->curve;
         const auto frame = io::codesOf(*still, curve, CodeRange::Full);
         auto images = std::make_shared<FrameImages>(
-            stillImages(*again, evaluate(*again), frame, probes, theme));
+            stillImages(*again, evaluate(*again), frame, probes, how));
         images->still = name;
         return [=, this] {
-            m_images = images;
-            m_other.reset();
-            m_madeOf.reset();
+            m_stillImages = images;
             showImages();
         };
     });
 }
 
 void FrameView::moveProbe(const QString& patch, QPointF centre) {
-    if (!m_still || !m_images)
+    if (!m_still || !m_stillImages)
         return;
-    for (const auto& found : m_images->patches)
+    for (const auto& found : m_stillImages->patches)
         if (found.id == fromQt(patch)) {
             const double wide = found.area.width, high = found.area.height;
             m_moved[found.id] = {std::clamp(centre.x() - wide / 2, 0.0, 1 - wide),
@@ -99,9 +97,9 @@ void FrameView::moveProbe(const QString& patch, QPointF centre) {
 // Each patch by as many stops as it was found beside its plan.
 void FrameView::takeReadings() {
     const auto* scene = m_actions.document().scene();
-    if (!m_still || !m_images || !scene)
+    if (!m_still || !m_stillImages || !scene)
         return emit refused(tr("Readings come from a still: O opens one."));
-    const auto found = m_images->patches;
+    const auto found = m_stillImages->patches;
     m_actions.changeScene(tr("Readings from a still"), toQt(scene->id), [&](Scene& changed) {
         for (const auto& one : found)
             if (auto* patch = findPatch(changed, one.id);

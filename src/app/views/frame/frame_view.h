@@ -3,7 +3,7 @@
 #include "app/document/actions.h"
 #include "app/document/background_job.h"
 #include "app/style/style.h"
-#include "app/views/frame/frame_images.h"
+#include "app/views/frame/frame_drawing.h"
 #include "app/views/step_view.h"
 #include "io/stills/still.h"
 
@@ -19,10 +19,13 @@ namespace bslate::app {
 
 class FoundRows;
 class FramePicture;
+class QuantityEdit;
 class ScopePicture;
 
 /// The Frame step: the scene drawn from its patches and recorded by this very setup, stage beside
-/// stage, with every instrument on the recorded signal. Another setup may stand on the right.
+/// stage, with every instrument on the recorded signal or the grade. Another setup, or this one in
+/// another way, may stand on the right. The encoder follows when the rest is drawn, and is stopped
+/// by the next change.
 class FrameView : public StepView {
     Q_OBJECT
 
@@ -34,54 +37,79 @@ public:
     void refresh();
 
     [[nodiscard]] FramePicture& picture() { return *m_picture; }
-    [[nodiscard]] const FrameImages* images() const { return m_images.get(); }
+    /// Of the left side; null while there are none.
+    [[nodiscard]] const FrameImages* images() const;
     /// A still in the place of the drawn picture, recorded in the setup's profile.
     void openStill(const QString& path);
     void closeStill();
     /// Where a file is asked for; tests put their own answers in.
     void setAskForFile(std::function<QString()> ask) { m_ask = std::move(ask); }
+    /// Whether pictures go through the encoder at once; it takes seconds.
+    void setCodec(bool on);
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;
     void paintEvent(QPaintEvent* event) override;
     void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
 
 private:
+    /// A side's pictures before and behind the codec.
+    struct Side {
+        FrameSource source;
+        std::optional<DrawnFrame> plain, coded;
+    };
+    struct OpenStill {
+        QString path;
+        std::shared_ptr<const io::Still> still; ///< null until it is read
+    };
+
     void buildHeader(QVBoxLayout& column);
+    void fillBeside(const Setup* setup);
+    [[nodiscard]] std::vector<FrameSource> sources() const;
+    [[nodiscard]] FrameShown shownHow() const;
+    [[nodiscard]] std::shared_ptr<const FrameImages> imagesOf(std::size_t side) const;
     void make();
-    void showImages();
     void makeDrawn();
+    void makeCoded();
+    void showAnew();
     void makeStill();
+    void nothingToShow();
+    void showImages();
+    void tellProgress();
+    [[nodiscard]] QString subtitle(const FrameImages& images) const;
+    [[nodiscard]] QString captionOf(const FrameImages& images, FrameLook look) const;
     void moveProbe(const QString& patch, QPointF centre);
     void takeReadings();
     [[nodiscard]] std::vector<Probe> stillProbes(const SetupContext& context) const;
+    bool pressMark(int key);
+    bool pressChoice(int key, bool shift);
     void step(QComboBox& look, int by);
     void compareNext();
     void cycleZebra();
-    [[nodiscard]] QString captionOf(const FrameImages& images, FrameLook look) const;
+    void cyclePush();
+    void setPush(const Push& push);
 
     Actions& m_actions;
     const Style& m_style;
     QLabel *m_title, *m_subtitle;
     QComboBox *m_left, *m_right, *m_beside;
+    QuantityEdit* m_pushEdit;
     FramePicture* m_picture;
     FoundRows* m_found;
     ScopePicture* m_scopes;
     QTimer* m_later;
     BackgroundJob m_job;
-    std::shared_ptr<const FrameImages> m_images, m_other;
-    ShootDocument::Value m_madeOf; ///< what the images are of
-    QString m_madeFor, m_madeBeside;
-    Theme m_madeIn = Theme::Slate;
-    struct OpenStill {
-        QString path;
-        std::shared_ptr<const io::Still> still; ///< null until it is read
-    };
+    std::vector<Side> m_sides; ///< this setup, and what stands beside it
+    FrameShown m_shownIn;      ///< how the sides' pictures are shown
+    std::shared_ptr<const FrameImages> m_stillImages;
     std::optional<OpenStill> m_still;
     std::map<std::string, PictureArea> m_moved; ///< probes, by patch
     std::function<QString()> m_ask;
     double m_lastSplit = 0.5;
-    bool m_fates = true, m_probes = true, m_channels = false;
+    bool m_fates = true, m_probes = true, m_channels = false, m_bands = false;
+    bool m_codec = true, m_noise = true, m_ofGrade = false;
+    Push m_push;
     std::optional<ZebraUse> m_zebra;
 };
 

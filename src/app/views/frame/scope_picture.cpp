@@ -34,10 +34,12 @@ ScopePicture::ScopePicture(const Style& style, QWidget* parent)
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
-void ScopePicture::show(std::shared_ptr<const FrameImages> images) {
+void ScopePicture::show(std::shared_ptr<const FrameImages> images, bool ofGrade, bool channels) {
     m_images = std::move(images);
+    m_ofGrade = ofGrade;
+    m_channels = channels;
     describe(*this, QAccessible::Chart, tr("Instruments"),
-             tr("mean %1").arg(toQt(print(meanLevel(m_images->instruments, m_images->depth)))));
+             tr("mean %1").arg(toQt(print(meanLevel(shown(), depth())))));
     update();
 }
 
@@ -46,9 +48,12 @@ void ScopePicture::clear() {
     update();
 }
 
-void ScopePicture::setChannels(bool channels) {
-    m_channels = channels;
-    update();
+const Instruments& ScopePicture::shown() const {
+    return m_ofGrade ? m_images->gradedInstruments : m_images->instruments;
+}
+
+BitDepth ScopePicture::depth() const {
+    return m_ofGrade ? BitDepth{10} : m_images->depth;
 }
 
 QColor ScopePicture::inkOf(InstrumentChannel channel) const {
@@ -58,15 +63,15 @@ QColor ScopePicture::inkOf(InstrumentChannel channel) const {
 }
 
 double ScopePicture::y(const QRectF& area, Level level) const {
-    const Level low = levelOfCode(0, m_images->depth);
-    const Level high = levelOfCode((1 << m_images->depth.bits) - 1, m_images->depth);
+    const Level low = levelOfCode(0, depth());
+    const Level high = levelOfCode((1 << depth().bits) - 1, depth());
     return area.bottom() - (level - low).value() / (high - low).value() * area.height();
 }
 
 void ScopePicture::paintWave(QPainter& painter, const QRectF& area,
                              InstrumentChannel channel) const {
-    const auto& wave = m_images->instruments.waveform[static_cast<std::size_t>(channel)];
-    const double most = static_cast<double>(m_images->instruments.pixels) / wave.columns / 4;
+    const auto& wave = shown().waveform[static_cast<std::size_t>(channel)];
+    const double most = static_cast<double>(shown().pixels) / wave.columns / 4;
     QImage image(wave.columns, kWaveLevels, QImage::Format_ARGB32);
     const QColor ink = inkOf(channel);
     for (int level = 0; level < kWaveLevels; ++level) {
@@ -95,6 +100,8 @@ void ScopePicture::paintLevels(QPainter& painter, const QRectF& area) const {
         painter.drawLine(QPointF(area.left(), y(area, level)),
                          QPointF(area.right(), y(area, level)));
     };
+    if (m_ofGrade)
+        return;
     line(m_images->clipLevel, t.coral);
     for (const auto& band : m_images->band)
         if (band)
@@ -116,12 +123,12 @@ void ScopePicture::paintHistogram(QPainter& painter, const QRectF& area) const {
     const auto& t = m_style.colours();
     const QRectF plot = area.adjusted(6, kTitle, -6, -6);
     const auto bars = [&](InstrumentChannel channel, bool filled) {
-        const auto& counts = m_images->instruments.histogram[static_cast<std::size_t>(channel)];
+        const auto& counts = shown().histogram[static_cast<std::size_t>(channel)];
         constexpr std::size_t kBars = 128;
         std::array<double, kBars> sums{};
         for (std::size_t code = 0; code < counts.size(); ++code)
             sums[code * kBars / counts.size()] += counts[code];
-        const double most = std::log1p(static_cast<double>(m_images->instruments.pixels) / 6);
+        const double most = std::log1p(static_cast<double>(shown().pixels) / 6);
         QPainterPath path(plot.bottomLeft());
         for (std::size_t i = 0; i < kBars; ++i) {
             const double high = std::min(1.0, std::log1p(sums[i]) / most) * plot.height();
@@ -143,12 +150,12 @@ void ScopePicture::paintHistogram(QPainter& painter, const QRectF& area) const {
             bars(channel, false);
     else
         bars(InstrumentChannel::Luma, true);
-    const auto pixels = std::max<std::uint64_t>(1, m_images->instruments.pixels);
+    const auto pixels = std::max<std::uint64_t>(1, shown().pixels);
     const auto& clipped = m_images->clippedShare;
     painter.setPen(t.muted);
     painter.setFont(Style::font(TextRole::Secondary));
     const Fraction most = std::max({clipped[0], clipped[1], clipped[2]});
-    if (pixels > 1 && most.value() > 0)
+    if (pixels > 1 && most.value() > 0 && !m_ofGrade)
         painter.drawText(QRectF(area.left(), area.top() + 2, area.width() - 8, 16), Qt::AlignRight,
                          tr("clipped %1").arg(toQt(print(most))));
 }
@@ -163,8 +170,8 @@ void ScopePicture::paintColour(QPainter& painter, const QRectF& area) const {
                      QPointF(plot.center().x(), plot.bottom()));
     painter.drawLine(QPointF(plot.left(), plot.center().y()),
                      QPointF(plot.right(), plot.center().y()));
-    const auto& counts = m_images->instruments.colour.counts;
-    const double most = static_cast<double>(m_images->instruments.pixels) / 200;
+    const auto& counts = shown().colour.counts;
+    const double most = static_cast<double>(shown().pixels) / 200;
     QImage image(256, 256, QImage::Format_ARGB32);
     for (int r = 0; r < 256; ++r) {
         auto* line = reinterpret_cast<QRgb*>(image.scanLine(255 - r));
@@ -186,7 +193,8 @@ void ScopePicture::paintEvent(QPaintEvent*) {
     const QRectF parts[] = {{0, 0, rest * 0.66, double(height())},
                             {rest * 0.66 + gap, 0, rest * 0.34, double(height())},
                             {width() - colour, 0, colour, double(height())}};
-    const QString names[] = {tr("Waveform"), tr("Histogram"), tr("Colour")};
+    const QString names[] = {m_ofGrade ? tr("Waveform of the grade") : tr("Waveform"),
+                             tr("Histogram"), tr("Colour")};
     for (int i = 0; i < 3; ++i) {
         drawBlock(painter, parts[i], t.deep, {}, 0);
         painter.setFont(Style::font(TextRole::Secondary));

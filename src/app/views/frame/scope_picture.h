@@ -16,10 +16,9 @@ class ScopePicture : public QWidget {
 public:
     explicit ScopePicture(const Style& style, QWidget* parent = nullptr);
 
-    void show(std::shared_ptr<const FrameImages> images);
+    /// Of the recording, or of the grade; luma alone, or red, green and blue beside it.
+    void show(std::shared_ptr<const FrameImages> images, bool ofGrade, bool channels);
     void clear();
-    /// Luma alone, or red, green and blue beside it.
-    void setChannels(bool channels);
 
     QSize sizeHint() const override { return {760, 170}; }
     QSize minimumSizeHint() const override { return {480, 150}; }
@@ -33,12 +32,14 @@ private:
     void paintLevels(QPainter& painter, const QRectF& area) const;
     void paintHistogram(QPainter& painter, const QRectF& area) const;
     void paintColour(QPainter& painter, const QRectF& area) const;
+    [[nodiscard]] const Instruments& shown() const;
+    [[nodiscard]] BitDepth depth() const;
     [[nodiscard]] QColor inkOf(InstrumentChannel channel) const;
     [[nodiscard]] double y(const QRectF& area, Level level) const;
 
     const Style& m_style;
     std::shared_ptr<const FrameImages> m_images;
-    bool m_channels = false;
+    bool m_channels = false, m_ofGrade = false;
 };
 
 } // namespace bslate::app
