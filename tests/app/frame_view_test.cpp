@@ -1,10 +1,14 @@
 // The Frame step by hand: stages, split, zebra, another setup beside this one.
+#include "app/shell/finding_row.h"
+#include "app/shell/verdict_panel.h"
 #include "app/views/frame/frame_picture.h"
 #include "app/views/frame/frame_view.h"
 #include "app/window_fixture.h"
 
 #include <QClipboard>
 #include <QComboBox>
+#include <QLabel>
+#include <QLineEdit>
 
 namespace bslate::app {
 namespace {
@@ -35,11 +39,11 @@ TEST_F(FrameStep, DrawsTheSetupAndFindsItsPatches) {
     EXPECT_EQ(view().images()->number, QStringLiteral("2A"));
     EXPECT_EQ(view().images()->patches.size(), 6u);
     EXPECT_GT(view().images()->clippedShare[1].value(), 0.02) << "the sky in the doorway";
-    const auto before = view().images()->look[3];
+    const auto before = view().images()->look[4];
     choose("3A");
     settle();
     EXPECT_EQ(view().images()->number, QStringLiteral("3A"));
-    EXPECT_NE(view().images()->look[3], before);
+    EXPECT_NE(view().images()->look[4], before);
     // An edit draws it again.
     const auto dark = view().images()->instruments.lumaSum;
     window->showView("light");
@@ -51,15 +55,15 @@ TEST_F(FrameStep, DrawsTheSetupAndFindsItsPatches) {
 
 TEST_F(FrameStep, KeysTurnStagesMarksAndTheSplit) {
     EXPECT_EQ(chosen("frame-left"), 0);
-    EXPECT_EQ(chosen("frame-right"), 3);
+    EXPECT_EQ(chosen("frame-right"), 4);
     press(Qt::Key_V, Qt::ShiftModifier);
     EXPECT_EQ(chosen("frame-left"), 1);
     press(Qt::Key_V);
-    EXPECT_EQ(chosen("frame-right"), 4) << "stops";
-    press(Qt::Key_F);
-    EXPECT_EQ(chosen("frame-right"), 3);
+    EXPECT_EQ(chosen("frame-right"), 5) << "stops";
     press(Qt::Key_F);
     EXPECT_EQ(chosen("frame-right"), 4);
+    press(Qt::Key_F);
+    EXPECT_EQ(chosen("frame-right"), 5);
     press(Qt::Key_V);
     EXPECT_EQ(chosen("frame-right"), 0) << "round";
     press(Qt::Key_V, Qt::ShiftModifier);
@@ -154,6 +158,88 @@ TEST_F(FrameStep, ASetupThatCannotBeWorkedOutShowsNothing) {
     window->document().undoStack().undo();
     settle();
     EXPECT_TRUE(view().images());
+}
+
+TEST_F(FrameStep, TheEncoderComesAfterAndCanBeLeftOut) {
+    ASSERT_TRUE(view().images()->coded) << "2A records with a codec";
+    EXPECT_EQ(view().images()->coded->standard, "H.264");
+    // By share of its pixels the mode's 240 Mb/s, which an intra codec keeps to.
+    EXPECT_NEAR(view().images()->coded->rate.value(), 240e6, 24e6);
+    EXPECT_NE(view().images()->look[3], view().images()->look[2]) << "it takes something";
+    press(Qt::Key_E);
+    settle();
+    EXPECT_FALSE(view().images()->coded);
+    press(Qt::Key_N);
+    settle();
+    const auto quiet = view().images()->look[2];
+    press(Qt::Key_N);
+    settle();
+    EXPECT_NE(view().images()->look[2], quiet);
+    press(Qt::Key_E);
+    settle();
+    EXPECT_TRUE(view().images()->coded);
+}
+
+TEST_F(FrameStep, WhatTheFrameSaysStandsInTheVerdictWhileItIsInView) {
+    const auto& found = view().images()->findings;
+    const auto clips = std::find_if(found.begin(), found.end(), [](const Finding& one) {
+        return one.id == FindingId::FrameClips;
+    });
+    ASSERT_NE(clips, found.end()) << "the sky in the doorway";
+    const auto tells = [this] {
+        const auto rows = window->verdict().rows();
+        return std::any_of(rows.begin(), rows.end(), [](const FindingRow* row) {
+            const auto labels = row->findChildren<QLabel*>();
+            return std::any_of(labels.begin(), labels.end(), [](const QLabel* label) {
+                return label->text().contains(QStringLiteral("of the frame"));
+            });
+        });
+    };
+    EXPECT_TRUE(tells());
+    window->showStep(4);
+    EXPECT_FALSE(tells());
+    window->showStep(8);
+    settle();
+    EXPECT_TRUE(tells());
+    choose("1A");
+    EXPECT_FALSE(tells()) << "of another setup";
+}
+
+TEST_F(FrameStep, APushAndAnotherWayAreSeenBesideIt) {
+    view().setCodec(false);
+    settle();
+    const auto plain = view().images()->look[4];
+    press(Qt::Key_U);
+    settle();
+    EXPECT_EQ(view().images()->push, QStringLiteral("lift 3"));
+    EXPECT_NE(view().images()->look[4], plain);
+    auto* push = view().findChild<QLineEdit*>(QStringLiteral("frame-push"));
+    const auto type = [&](const char* text) {
+        push->setFocus();
+        push->selectAll();
+        QTest::keyClick(push, Qt::Key_Delete);
+        QTest::keyClicks(push, QString::fromLatin1(text));
+        QTest::keyClick(push, Qt::Key_Return);
+        settle();
+    };
+    type("pull 2 cool 50");
+    EXPECT_EQ(view().images()->push, QStringLiteral("pull 2 cool 50"));
+    type("lift lots");
+    EXPECT_EQ(view().images()->push, QStringLiteral("pull 2 cool 50")) << "the old one stays";
+    type("");
+    EXPECT_EQ(view().images()->look[4], plain);
+    auto* beside = window->findChild<QComboBox*>(QStringLiteral("frame-beside"));
+    for (const char* way : {"school:guard", "depth:8", "profile:hlg", "setup:s1a"})
+        EXPECT_GE(beside->findData(QString::fromLatin1(way)), 1) << way;
+    const auto alone = shown();
+    for (int i = 1; i <= 2; ++i) {
+        press(Qt::Key_K);
+        settle();
+        EXPECT_EQ(beside->currentIndex(), i);
+        EXPECT_NE(shown(), alone);
+    }
+    press(Qt::Key_K, Qt::ShiftModifier);
+    EXPECT_EQ(beside->currentIndex(), 1);
 }
 
 } // namespace

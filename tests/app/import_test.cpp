@@ -3,7 +3,6 @@
 #include "app/document/text.h"
 #include "app/views/lut/lut_dialog.h"
 #include "app/views/profiles/import_dialog.h"
-#include "app/views/profiles/look_picture.h"
 #include "app/window_fixture.h"
 #include "core/facts/look_compare.h"
 #include "io/system/files.h"
@@ -183,33 +182,6 @@ TEST_F(Lut, OfAHalfEditedSetupSaysWhatIsMissing) {
     EXPECT_EQ(dialog.findChild<QTableWidget*>()->rowCount(), 0);
     EXPECT_TRUE(dialog.verdict().contains(QStringLiteral("sold")))
         << dialog.verdict().toStdString();
-}
-
-TEST_F(Import, TwoLooksAreDrawnSideBySideAsTheyAreNumbered) {
-    LookPicture picture(m_style);
-    picture.resize(620, 190);
-    LookSample wall;
-    wall.name = "wall";
-    wall.shown = {{{1, 0, 0}, {0, 0, 1}}};
-    wall.level = {Level(40), Level(60)};
-    LookSample lost = wall;
-    lost.name = "lamp";
-    lost.lost = {true, false};
-    picture.show({wall, lost}, QStringLiteral("plain"), QStringLiteral("dusk"));
-    EXPECT_EQ(picture.words(), QStringLiteral("wall: 40 % and 60 %; lamp: 40 % and 60 %"));
-    const QImage image = picture.grab().toImage();
-    // The left half of the first is its first look, the right half its second.
-    EXPECT_GT(qRed(image.pixel(100, 60)), 200);
-    EXPECT_LT(qBlue(image.pixel(100, 60)), 60);
-    EXPECT_GT(qBlue(image.pixel(450, 60)), 200);
-    // What is lost is hatched over its colour; the other half of it is not.
-    std::set<QRgb> hatched, plain;
-    for (int x = 20; x < 280; ++x)
-        hatched.insert(image.pixel(x, 145));
-    for (int x = 330; x < 600; ++x)
-        plain.insert(image.pixel(x, 145));
-    EXPECT_GT(hatched.size(), 1u);
-    EXPECT_EQ(plain.size(), 1u);
 }
 
 } // namespace

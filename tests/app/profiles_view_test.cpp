@@ -8,10 +8,8 @@
 #include "app/views/lut/lut_dialog.h"
 #include "app/views/profiles/curve_picture.h"
 #include "app/views/profiles/import_dialog.h"
-#include "app/views/profiles/look_picture.h"
 #include "app/views/profiles/profiles_view.h"
 #include "app/views/profiles/ramp_picture.h"
-#include "app/views/profiles/recipe_sheet.h"
 #include "app/window_fixture.h"
 #include "io/system/files.h"
 
@@ -171,46 +169,6 @@ TEST_F(ProfilesPage, CurvesAreReadByKeyAndCompared) {
     };
     EXPECT_LT(shades(0), shades(2));
     EXPECT_TRUE(ramps->words().contains(QStringLiteral("8 bits"))) << ramps->words().toStdString();
-}
-
-TEST_F(ProfilesPage, RecipesAreKeptChangedAndPutWhereTheyFit) {
-    choose("6A");
-    window->view<ProfilesView>().choose(QStringLiteral("pip-soft"));
-    const auto level = at().midGreyLevel;
-    inDialog<RecipeSheet>([this](RecipeSheet& sheet) {
-        const auto click = [&](const char* name) {
-            sheet.findChild<QPushButton*>(QString::fromLatin1(name))->click();
-        };
-        click("recipe-keep");
-        ASSERT_EQ(kit().recipes.size(), 3u);
-        EXPECT_EQ(kit().recipes.back().look, lookOf(*findProfile(kit(), "pip-soft")));
-        auto* gamma = sheet.findChild<QLineEdit*>(QStringLiteral("recipe-black-gamma"));
-        const auto enter = [&](const char* text) {
-            gamma->setFocus();
-            gamma->selectAll();
-            QTest::keyClicks(gamma, QString::fromLatin1(text));
-            QTest::keyClick(gamma, Qt::Key_Return);
-        };
-        enter("much");
-        EXPECT_TRUE(sheet.findChild<QLabel*>(QStringLiteral("recipe-told"))
-                        ->text()
-                        .contains(QStringLiteral("-0.5 to 0.5")));
-        EXPECT_EQ(kit().recipes.back().look.tone.blackGamma, 0.2) << "the old value stays";
-        enter("-0.3");
-        EXPECT_EQ(kit().recipes.back().look.tone.blackGamma, -0.3);
-        EXPECT_TRUE(sheet.findChild<LookPicture*>()->words().contains(QStringLiteral(" and ")));
-        click("recipe-put");
-        pick(sheet, "recipe-slot", QStringLiteral("tarn-log"));
-        click("recipe-put");
-        EXPECT_TRUE(sheet.findChild<QLabel*>(QStringLiteral("recipe-told"))
-                        ->text()
-                        .contains(QStringLiteral("log profile")));
-    });
-    QTest::keyClick(&window->view<ProfilesView>(), Qt::Key_R);
-    EXPECT_LT(at().midGreyLevel, level) << "the slot the setup records in is darker now";
-    EXPECT_TRUE(window->view<ProfilesView>().summary().contains(QStringLiteral("baked: toe")))
-        << window->view<ProfilesView>().summary().toStdString();
-    EXPECT_EQ(findProfile(kit(), "tarn-log")->recipe, "");
 }
 
 TEST_F(ProfilesPage, AProfileInUseIsNotDeletedAndWrongCamerasAreNamed) {

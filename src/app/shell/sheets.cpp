@@ -39,6 +39,9 @@ constexpr Sheet kSheets[] = {
      nullptr},
     {"lut", [](MainWindow& w) { return w.askLut(); }, nullptr},
     {"keys", [](MainWindow& w) { return showKeysSheet(&w, keyGroups(w)); }, nullptr},
+    {"recipes",
+     [](MainWindow& w) -> QDialog* { return w.showView(QStringLiteral("recipes")), nullptr; },
+     nullptr},
     {"cautions", [](MainWindow& w) { return showCautionsSheet(&w); }, nullptr},
 };
 

@@ -9,6 +9,7 @@
 #include "app/views/light/light_view.h"
 #include "app/views/media/media_view.h"
 #include "app/views/profiles/profiles_view.h"
+#include "app/views/recipes/recipes_view.h"
 #include "app/views/record/record_view.h"
 #include "app/views/white/white_view.h"
 
@@ -53,6 +54,7 @@ std::vector<Step> makeSteps(const StepParts& p) {
            "profiles",
            new ProfilesView(p.profiles, p.style),
            {{"profiles", "6A"}}},
+          {named("Recipes"), "recipes", new RecipesView(p.profiles, p.style), {{"recipes", "6A"}}},
           {named("Body test"),
            "body-test",
            new BodyTestView(p.profiles, p.style),

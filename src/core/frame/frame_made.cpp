@@ -1,5 +1,6 @@
 #include "core/frame/frame_made.h"
 
+#include "core/frame/looked_scene.h"
 #include "core/frame/scene_picture.h"
 #include "core/kit/camera_colour.h"
 
@@ -42,18 +43,6 @@ std::array<MeterReading, kMeterKinds> metersOf(const SetupContext& context, cons
         if (patch.role != PatchRole::Spare)
             most = std::max(most, patch.luminance);
     return meterReadings(light, middle, most);
-}
-
-// White of the setup as gains of BT.2020 light, so that what it is set for looks neutral.
-LightShown lightShown(const SetupContext& context, const Evaluation& at) {
-    LightShown how;
-    const Stops one = exposureStops(CandelaPerM2(1), at.base, at.exposureTime, context.setup->iris,
-                                    at.ndLoss, context.shoot->meter);
-    how.scale = linearAt(one + at.gain).value();
-    const auto gains = whiteGains(xyzToRgb(gamutBt2020()), chromaticityOf(at.white.point));
-    for (std::size_t c = 0; c < 3; ++c)
-        how.white[c] = ratio(gains[c]);
-    return how;
 }
 
 // Linear light of the profile, as the grade shows it.
@@ -151,7 +140,7 @@ Image shownStage(const SetupContext& context, const Evaluation& at, const FrameM
                  FrameStage stage, const Push& push) {
     switch (stage) {
     case FrameStage::Light:
-        return shownLight(frame.light, lightShown(context, at), changerOf(push));
+        return shownLight(frame.light, lightShownOf(context, at), changerOf(push));
     case FrameStage::Sensor:
         return shownSensor(context, at, frame.recorded.linear);
     case FrameStage::Curve:

@@ -8,8 +8,6 @@
 #include <cmath>
 
 namespace bslate::app {
-namespace {
-
 QImage imageOf(const Image& picture) {
     QImage image(picture.size.width, picture.size.height, QImage::Format_RGB32);
     const auto byte = [](float value) {
@@ -25,6 +23,8 @@ QImage imageOf(const Image& picture) {
     }
     return image;
 }
+
+namespace {
 
 QImage maskOf(const PixelMask& mask, PictureSize size) {
     QImage image(size.width, size.height, QImage::Format_Grayscale8);

@@ -40,6 +40,9 @@ struct FrameImages {
     QString still;  ///< name of the file it is of; empty: drawn
 };
 
+/// A picture of values in [0, 1] as it is painted.
+[[nodiscard]] QImage imageOf(const Image& picture);
+
 /// `43.7 dB, SSIM 0.986`
 [[nodiscard]] QString textOf(const Likeness& likeness);
 

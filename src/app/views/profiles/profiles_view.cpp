@@ -6,7 +6,6 @@
 #include "app/views/profiles/gamut_picture.h"
 #include "app/views/profiles/import_dialog.h"
 #include "app/views/profiles/ramp_picture.h"
-#include "app/views/profiles/recipe_sheet.h"
 #include "app/widgets/more_button.h"
 #include "core/facts/evaluate.h"
 #include "core/quantity/print.h"
@@ -106,7 +105,8 @@ QLayout* ProfilesView::buildButtons() {
     row->addWidget(more);
     more->entry(tr("Import from the &colour library\u2026"), "profile-library",
                 [this] { importFromLibrary(); });
-    more->entry(tr("&Recipes\u2026\tR"), "profile-recipes", [this] { openRecipes(); });
+    more->entry(tr("&Recipes\tR"), "profile-recipes",
+                [this] { emit sheetRequested(QStringLiteral("recipes")); });
     more->entry(tr("&LUT of the setup\u2026\tL"), "profile-lut",
                 [this] { emit sheetRequested(QStringLiteral("lut")); });
     more->entry(tr("Re&name\tF2"), "profile-rename",
@@ -298,11 +298,6 @@ void ProfilesView::importFromLibrary() {
     take(dialog);
 }
 
-void ProfilesView::openRecipes() {
-    RecipeSheet sheet(m_actions, m_id, m_style, this);
-    sheet.exec();
-}
-
 bool ProfilesView::eventFilter(QObject* watched, QEvent* event) {
     if (watched == m_list && event->type() == QEvent::KeyPress) {
         auto* key = static_cast<QKeyEvent*>(event);
@@ -326,7 +321,8 @@ void ProfilesView::keyPressEvent(QKeyEvent* event) {
     case Qt::Key_Delete:
         return m_actions.remove(m_id);
     case Qt::Key_R:
-        return openRecipes();
+        emit sheetRequested(QStringLiteral("recipes"));
+        return;
     case Qt::Key_L:
         emit sheetRequested(QStringLiteral("lut"));
         return;

@@ -36,7 +36,6 @@ public:
     /// Imports a file without asking for its name; the dialog is shown.
     void importFile(const QString& path);
     void importFromLibrary();
-    void openRecipes();
 
     void setAskForFile(std::function<QString()> ask) { m_ask = std::move(ask); }
 
