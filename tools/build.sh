@@ -8,7 +8,7 @@ packages=(
     nlohmann-json3-dev libcli11-dev libopencolorio-dev libopenimageio-dev
     libavcodec-dev libavutil-dev
 )
-test_packages=(ccache libgtest-dev locales python3 python3-jsonschema)
+test_packages=(ccache ffmpeg libgtest-dev locales python3 python3-jsonschema)
 
 # Installs the packages named that are missing, listing them first; sudo only when not root.
 install_packages() {

@@ -30,7 +30,7 @@ struct Placing {
     const Kit& kit;
     const MeterCalibration& meter;
     std::vector<SceneLight> lights = colouredLights(scene, kit);
-    std::vector<const Patch*> bright{}, hollow{}, worn{}, timber{}, skin{}, spare{};
+    std::vector<const Patch*> bright{}, hollow{}, worn{}, timber{}, skin{}, spare{}, placed{};
     const Patch* grey = nullptr;
     const Patch* white = nullptr;
 
@@ -70,7 +70,11 @@ struct Placing {
 
     void sort() {
         std::vector<const Patch*> dark;
-        for (const auto& patch : scene.patches)
+        for (const auto& patch : scene.patches) {
+            if (patch.place) {
+                placed.push_back(&patch);
+                continue;
+            }
             switch (patch.role) {
             case PatchRole::Grey:
                 grey = grey ? grey : &patch;
@@ -90,12 +94,23 @@ struct Placing {
             default:
                 skin.push_back(&patch);
             }
+        }
         const auto brighter = [&](const Patch* a, const Patch* b) {
             return luminance(*a) > luminance(*b);
         };
         for (auto* list : {&bright, &spare})
             std::stable_sort(list->begin(), list->end(), brighter);
         sortDark(std::move(dark));
+    }
+
+    // A further patch of a face: skin that is not the first, or a fill side without a role.
+    [[nodiscard]] const Patch* shadedSkin() const {
+        if (skin.size() > 1)
+            return skin[1];
+        for (const auto* patch : spare)
+            if (patch->side == LightSide::Fill && !skin.empty())
+                return patch;
+        return nullptr;
     }
 
     // What a wall or a ground is lit to where no patch says it.
@@ -163,6 +178,13 @@ void addPerson(const Placing& p, double x, std::vector<Surface>& out) {
     head.acrossFall = Stops(-1.6);
     head.downFall = Stops(-0.3);
     out.push_back(head);
+    if (const auto* fill = p.shadedSkin()) { // the side of the face the key does not reach
+        auto cheek = p.of(fill, {x + 0.014, 0.37, 0.040, 0.17}, skin);
+        cheek.shape = SurfaceShape::Oval;
+        cheek.softEdge = 0.02;
+        cheek.subject = true;
+        out.push_back(cheek);
+    }
     for (const double side : {-1.0, 1.0}) {
         const double shade = side < 0 ? 1.0 : 0.6;
         out.push_back(
@@ -284,6 +306,8 @@ void addSpare(const Placing& p, std::vector<Surface>& out) {
     double x = 0.86;
     for (std::size_t i = 0; i < p.spare.size() && i < 4; ++i, x -= 0.1) {
         const auto& patch = *p.spare[i];
+        if (&patch == p.shadedSkin())
+            continue;
         const bool shines = p.luminance(patch) > p.middle() * 8;
         auto part =
             p.of(&patch,
@@ -291,6 +315,21 @@ void addSpare(const Placing& p, std::vector<Surface>& out) {
                  kNeutral, SurfaceGrain::Smooth);
         part.shape = shines ? SurfaceShape::Tube : SurfaceShape::Oval;
         part.softEdge = shines ? 0.02 : 0.004;
+        out.push_back(part);
+    }
+}
+
+// What the shoot says the place of.
+void addPlaced(const Placing& p, std::vector<Surface>& out) {
+    for (const auto* patch : p.placed) {
+        const auto& place = *patch->place;
+        const bool skin = isSkin(patch->role);
+        auto part = p.of(patch, {place.x, place.y, place.width, place.height},
+                         patch->role == PatchRole::SkinDark ? kDarkSkin
+                         : skin                             ? kSkin
+                                                            : kNeutral);
+        part.shape = skin ? SurfaceShape::Oval : SurfaceShape::Block;
+        part.softEdge = 0.004;
         out.push_back(part);
     }
 }
@@ -309,6 +348,7 @@ std::vector<Surface> surfacesOf(const Scene& scene, const Kit& kit, const MeterC
     addSpare(p, out);
     addPerson(p, outside ? 0.46 : 0.55, out);
     addCards(p, outside ? 0.60 : 0.655, out);
+    addPlaced(p, out);
     return out;
 }
 

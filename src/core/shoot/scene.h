@@ -36,6 +36,14 @@ enum class PatchRole {
 /// Which light of the scene a patch is lit by, or a lamp is.
 enum class LightSide { Unsaid, Key, Fill, Kicker, Background };
 
+/// Where something stands in the drawn frame, as shares of it; what lies outside is cut.
+struct FramePlace {
+    double x = 0, y = 0;
+    double width = 0.1, height = 0.1; ///< at least kLeastPlace
+    friend bool operator==(const FramePlace&, const FramePlace&) = default;
+};
+inline constexpr double kLeastPlace = 0.01;
+
 struct Patch {
     std::string id;
     std::string name;
@@ -45,6 +53,7 @@ struct Patch {
     bool estimated = false;        ///< described, not metered yet
     LightSide side = LightSide::Unsaid;
     std::string lamp; ///< name of the lamp that lights it; empty, or none of that name: all do
+    std::optional<FramePlace> place; ///< none: where its role belongs (frame/surface.h)
     ExtraKeys extra;
     friend bool operator==(const Patch&, const Patch&) = default;
 };

@@ -63,6 +63,16 @@ inline constexpr NamedValue<bool Hazards::*> kHazardNames[] = {{"sun", &Hazards:
                                                                {"heights", &Hazards::heights}};
 
 template<>
+struct Described<FramePlace> {
+    static constexpr auto kName = "place";
+    static constexpr auto kFields =
+        std::tuple{required("x", &FramePlace::x, form::Number{0, 1}, "From the left"),
+                   required("y", &FramePlace::y, form::Number{0, 1}, "From the top"),
+                   required("width", &FramePlace::width, form::Number{kLeastPlace, 1}, "Width"),
+                   required("height", &FramePlace::height, form::Number{kLeastPlace, 1}, "Height")};
+};
+
+template<>
 struct Described<Patch> {
     static constexpr auto kName = "patch";
     static constexpr auto kFields = std::tuple{
@@ -75,7 +85,9 @@ struct Described<Patch> {
         spared("estimated", &Patch::estimated, form::Flag{}, "Estimated", "until it is metered"),
         spared("side", &Patch::side, form::Named<LightSide>{kSideNames}, "Side",
                "which light is on it", 6),
-        spared("lamp", &Patch::lamp, form::Text{}, "Lit by", "name of a lamp; empty: all", 6)};
+        spared("lamp", &Patch::lamp, form::Text{}, "Lit by", "name of a lamp; empty: all", 6),
+        spared("place", &Patch::place, form::Object<FramePlace>{}, "Place",
+               "in the drawn frame, as shares of it; else by its role", 7)};
 };
 
 template<>

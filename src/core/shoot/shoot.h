@@ -17,7 +17,7 @@
 /// half-edited (a setup naming a camera that is gone); evaluation says what is missing.
 namespace bslate {
 
-inline constexpr int kShootVersion = 6;
+inline constexpr int kShootVersion = 7;
 
 /// Who compensates a change that costs or gives stops.
 enum class Payer { Nd, Iris, Light, Rating, Nobody };

@@ -49,7 +49,7 @@ TEST(Helper, OneThatDiesHangsOrNeverStopsTalkingIsAnErrorAndGone) {
     start = Clock::now();
     EXPECT_FALSE(shell("yes", limits).ok());
     EXPECT_LT(secondsSince(start), 5);
-    EXPECT_FALSE(runHelper("/nowhere/helper", {}, {}, limits).ok());
+    EXPECT_FALSE(runHelper("/nowhere/helper", {}, std::string(), limits).ok());
 }
 
 TEST(Helper, IsStoppedAsSoonAsNobodyWantsItsAnswer) {

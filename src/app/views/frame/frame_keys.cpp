@@ -27,6 +27,9 @@ std::span<const KeyLine> FrameView::keys() const {
                                         "warmer, colder, none")},
         {"K, Shift+K", QT_TRANSLATE_NOOP("Help", "next and last thing beside this setup: another "
                                                  "school, depth, profile, recipe or setup")},
+        {"J, Ctrl+arrows, Ctrl+Delete",
+         QT_TRANSLATE_NOOP("Help",
+                           "next patch; move it in the picture, or give it back its place")},
         {"O, T, Escape", QT_TRANSLATE_NOOP("Help", "open a still, take what its rings read over as "
                                                    "readings, close it")},
         {"Ctrl+C", QT_TRANSLATE_NOOP("Help", "copy planned and found")}};
@@ -105,6 +108,9 @@ bool FrameView::pressChoice(int key, bool shift) {
     case Qt::Key_U:
         cyclePush();
         return true;
+    case Qt::Key_J:
+        nextPatch();
+        return true;
     case Qt::Key_K:
         if (shift && m_beside->count() > 1) {
             step(*m_beside, -1);
@@ -133,6 +139,8 @@ void FrameView::keyPressEvent(QKeyEvent* event) {
         QApplication::clipboard()->setText(m_found->text());
         return emit told(tr("Planned and found are copied."));
     }
+    if (event->modifiers() & Qt::ControlModifier && movePatch(event->key()))
+        return;
     if (!m_actions.document().setup() ||
         event->modifiers() & (Qt::ControlModifier | Qt::AltModifier)) {
         QWidget::keyPressEvent(event);

@@ -11,6 +11,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <utility>
 
 namespace bslate::app {
 
@@ -44,6 +45,17 @@ void FramePicture::clear() {
 void FramePicture::setSplit(double share) {
     m_split = std::clamp(share, 0.0, 1.0);
     update();
+}
+
+void FramePicture::setHeldProbe(const QString& patch) {
+    m_heldProbe = patch;
+    update();
+}
+
+QPointF FramePicture::centreOf(const FoundPatch& patch) const {
+    if (m_dragAt && toQt(patch.id) == m_draggedProbe)
+        return *m_dragAt;
+    return {patch.area.x + patch.area.width / 2, patch.area.y + patch.area.height / 2};
 }
 
 void FramePicture::setMarks(const Marks& marks) {
@@ -159,13 +171,14 @@ void FramePicture::paintProbes(QPainter& painter) const {
         if (!images)
             continue;
         for (const auto& patch : images->patches) {
-            const double x = patch.area.x + patch.area.width / 2;
-            if ((x > m_split) != right)
+            const QPointF centre = centreOf(patch);
+            if ((centre.x() > m_split) != right)
                 continue;
-            const QPointF at(box.left() + x * box.width(),
-                             box.top() + (patch.area.y + patch.area.height / 2) * box.height());
+            const QPointF at(box.left() + centre.x() * box.width(),
+                             box.top() + centre.y() * box.height());
+            const double radius = toQt(patch.id) == m_heldProbe ? 9 : 5;
             painter.setPen(QPen(t.marigold, 2 * t.stroke));
-            painter.drawEllipse(at, 5, 5);
+            painter.drawEllipse(at, radius, radius);
             texts.push_back(QStringLiteral("%1 %2")
                                 .arg(toQt(patch.name))
                                 .arg(std::lround(patch.found.value())));
@@ -213,10 +226,11 @@ void FramePicture::paintEvent(QPaintEvent*) {
 QString FramePicture::probeAt(QPointF at) const {
     constexpr double kReach = 10;
     const QRectF box = frameBox();
-    if (m_probesMove && m_marks.probes && m_right.images)
+    if (m_marks.probes && m_right.images)
         for (const auto& patch : m_right.images->patches) {
-            const QPointF middle(box.left() + (patch.area.x + patch.area.width / 2) * box.width(),
-                                 box.top() + (patch.area.y + patch.area.height / 2) * box.height());
+            const QPointF centre = centreOf(patch);
+            const QPointF middle(box.left() + centre.x() * box.width(),
+                                 box.top() + centre.y() * box.height());
             if (QLineF(at, middle).length() <= kReach)
                 return toQt(patch.id);
         }
@@ -226,9 +240,11 @@ QString FramePicture::probeAt(QPointF at) const {
 void FramePicture::dragTo(QPointF at) {
     const QRectF box = frameBox();
     const QPointF share((at.x() - box.left()) / box.width(), (at.y() - box.top()) / box.height());
-    if (!m_heldProbe.isEmpty())
-        return emit probeMoved(m_heldProbe,
-                               {std::clamp(share.x(), 0.0, 1.0), std::clamp(share.y(), 0.0, 1.0)});
+    if (!m_draggedProbe.isEmpty()) {
+        m_dragAt = QPointF(std::clamp(share.x(), 0.0, 1.0), std::clamp(share.y(), 0.0, 1.0));
+        emit probeMoved(m_draggedProbe, *m_dragAt);
+        return update();
+    }
     setSplit(share.x());
     emit splitMoved(m_split);
 }
@@ -236,8 +252,9 @@ void FramePicture::dragTo(QPointF at) {
 void FramePicture::mousePressEvent(QMouseEvent* event) {
     if (event->button() != Qt::LeftButton)
         return;
-    m_heldProbe = probeAt(event->position());
-    if (m_heldProbe.isEmpty())
+    m_draggedProbe = probeAt(event->position());
+    m_dragAt.reset();
+    if (m_draggedProbe.isEmpty())
         dragTo(event->position());
 }
 
@@ -247,7 +264,10 @@ void FramePicture::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void FramePicture::mouseReleaseEvent(QMouseEvent*) {
-    m_heldProbe.clear();
+    const auto patch = std::exchange(m_draggedProbe, {});
+    const auto at = std::exchange(m_dragAt, {});
+    if (!patch.isEmpty() && at)
+        emit probeDropped(patch, *at);
 }
 
 } // namespace bslate::app

@@ -28,8 +28,8 @@ public:
     void clear();
     void setSplit(double share); ///< 0 to 1 of the width; held there
     [[nodiscard]] double split() const { return m_split; }
-    /// Rings can be dragged: those of a still.
-    void setProbesMove(bool move) { m_probesMove = move; }
+    /// A ring that is shown as held, by its patch; empty: none.
+    void setHeldProbe(const QString& patch);
     /// What is drawn over the pictures.
     struct Marks {
         bool fates = true, probes = true, bands = false;
@@ -45,6 +45,7 @@ public:
 signals:
     void splitMoved(double share);
     void probeMoved(const QString& patch, QPointF centre); ///< shares of the picture
+    void probeDropped(const QString& patch, QPointF centre);
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -63,14 +64,15 @@ private:
     void paintSplit(QPainter& painter) const;
     void dragTo(QPointF at);
     [[nodiscard]] QString probeAt(QPointF at) const;
+    [[nodiscard]] QPointF centreOf(const FoundPatch& patch) const; ///< in shares
 
     const Style& m_style;
     Side m_left, m_right;
     double m_split = 0.5;
     QPixmap m_leftLayer, m_rightLayer; ///< each side whole with its marks; null: to be painted
     Marks m_marks;
-    bool m_probesMove = false;
-    QString m_heldProbe; ///< id of a patch
+    QString m_heldProbe, m_draggedProbe; ///< ids of patches
+    std::optional<QPointF> m_dragAt;     ///< in shares, while one is dragged
 };
 
 } // namespace bslate::app

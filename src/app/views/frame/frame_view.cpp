@@ -73,6 +73,7 @@ FrameView::FrameView(Actions& actions, const Style& style, QWidget* parent)
                                                "*.dpx);;All files (*)"));
     };
     connect(m_picture, &FramePicture::probeMoved, this, &FrameView::moveProbe);
+    connect(m_picture, &FramePicture::probeDropped, this, &FrameView::dropProbe);
     connect(m_picture, &FramePicture::splitMoved, this,
             [this](double share) { m_lastSplit = share; });
     setFocusPolicy(Qt::StrongFocus);
@@ -208,7 +209,6 @@ void FrameView::showImages() {
     if (!own)
         return;
     m_subtitle->setText(subtitle(*own));
-    m_picture->setProbesMove(!own->still.isEmpty());
     const auto left = static_cast<FrameLook>(m_left->currentIndex());
     const auto right = static_cast<FrameLook>(m_right->currentIndex());
     const auto other = m_still ? nullptr : imagesOf(1);

@@ -80,6 +80,11 @@ private:
     [[nodiscard]] QString subtitle(const FrameImages& images) const;
     [[nodiscard]] QString captionOf(const FrameImages& images, FrameLook look) const;
     void moveProbe(const QString& patch, QPointF centre);
+    void dropProbe(const QString& patch, QPointF centre);
+    void placePatch(const QString& patch, const std::optional<FramePlace>& place);
+    [[nodiscard]] std::optional<FramePlace> placeOf(const QString& patch, QPointF centre) const;
+    void nextPatch();
+    bool movePatch(int key);
     void takeReadings();
     [[nodiscard]] std::vector<Probe> stillProbes(const SetupContext& context) const;
     bool pressMark(int key);
@@ -105,6 +110,7 @@ private:
     std::shared_ptr<const FrameImages> m_stillImages;
     std::optional<OpenStill> m_still;
     std::map<std::string, PictureArea> m_moved; ///< probes, by patch
+    QString m_patch;                            ///< id of the one that keys move; empty: none
     std::function<QString()> m_ask;
     double m_lastSplit = 0.5;
     bool m_fates = true, m_probes = true, m_channels = false, m_bands = false;

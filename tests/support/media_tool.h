@@ -1,0 +1,47 @@
+#pragma once
+
+#include "support/temporary_folder.h"
+
+#include <array>
+#include <cmath>
+#include <cstdio>
+#include <fstream>
+#include <string>
+
+namespace bslate::sample {
+
+/// What the media library's command line tool says, standard error included.
+inline std::string mediaTool(const std::string& arguments) {
+    const std::string command = "ffmpeg -hide_banner -nostdin -y " + arguments + " 2>&1";
+    std::string said;
+    std::FILE* pipe = ::popen(command.c_str(), "r");
+    if (!pipe)
+        return said;
+    std::array<char, 4096> buffer{};
+    while (const auto got = std::fread(buffer.data(), 1, buffer.size(), pipe))
+        said.append(buffer.data(), got);
+    ::pclose(pipe);
+    return said;
+}
+
+template<class Values>
+void writeRaw(const std::filesystem::path& path, const Values& planes) {
+    std::ofstream out(path, std::ios::binary);
+    for (const auto& plane : planes)
+        out.write(reinterpret_cast<const char*>(plane.data()),
+                  static_cast<std::streamsize>(plane.size() * sizeof(plane[0])));
+}
+
+inline std::string readRaw(const std::filesystem::path& path) {
+    std::ifstream in(path, std::ios::binary);
+    return {std::istreambuf_iterator<char>(in), {}};
+}
+
+/// The number behind a word, such as `average:` in what a filter tells; NaN when it is not there.
+inline double numberAfter(const std::string& said, const std::string& word) {
+    const auto at = said.rfind(word);
+    return at == std::string::npos ? std::nan("")
+                                   : std::strtod(said.c_str() + at + word.size(), nullptr);
+}
+
+} // namespace bslate::sample
