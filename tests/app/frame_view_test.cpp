@@ -242,5 +242,39 @@ TEST_F(FrameStep, APushAndAnotherWayAreSeenBesideIt) {
     EXPECT_EQ(beside->currentIndex(), 1);
 }
 
+TEST_F(FrameStep, PatchesAreGivenAPlaceByHandAndByKey) {
+    view().setCodec(false);
+    settle();
+    const auto area = [this](const char* name) {
+        for (const auto& patch : view().images()->patches)
+            if (patch.name == name)
+                return patch.area;
+        return PictureArea{};
+    };
+    const auto place = [this] { return findPatch(*window->document().scene(), "grey")->place; };
+    ASSERT_FALSE(place());
+    const QRectF box = view().picture().frameBox();
+    const auto at = [&](double x, double y) {
+        return QPointF(box.left() + x * box.width(), box.top() + y * box.height()).toPoint();
+    };
+    const auto card = area("Grey card");
+    const QPoint from = at(card.x + card.width / 2, card.y + card.height / 2);
+    QTest::mousePress(&view().picture(), Qt::LeftButton, {}, from);
+    QTest::mouseMove(&view().picture(), at(0.9, 0.3));
+    EXPECT_FALSE(place()) << "not before it is let go";
+    QTest::mouseRelease(&view().picture(), Qt::LeftButton, {}, at(0.9, 0.3));
+    ASSERT_TRUE(place());
+    EXPECT_NEAR(place()->x + place()->width / 2, 0.9, 0.01);
+    settle();
+    EXPECT_NEAR(area("Grey card").y + area("Grey card").height / 2, 0.3, 0.02);
+    for (int i = 0; i < 3; ++i) // the third of the scene
+        press(Qt::Key_J);
+    press(Qt::Key_Right, Qt::AltModifier);
+    ASSERT_TRUE(place());
+    EXPECT_NEAR(place()->x + place()->width / 2, 0.92, 0.01);
+    press(Qt::Key_Delete, Qt::AltModifier);
+    EXPECT_FALSE(place()) << "where its role belongs";
+}
+
 } // namespace
 } // namespace bslate::app

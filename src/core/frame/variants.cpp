@@ -64,7 +64,8 @@ Result<Shoot> withRecipe(const SetupContext& context, const FrameVariant& varian
     const auto* recipe = findRecipe(shoot.kit, variant.id);
     if (!recipe && !variant.id.empty())
         return notThere(variant);
-    const Recipe none;
+    Recipe none;
+    none.look = neutralLook();
     for (auto& profile : shoot.kit.profiles)
         if (profile.id == context.profile->id)
             profile = applied(profile, recipe ? *recipe : none);

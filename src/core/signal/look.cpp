@@ -33,6 +33,12 @@ bool within(double value, double low, double high) {
 
 } // namespace
 
+Look neutralLook() {
+    Look look;
+    look.tone = SoftHighlight{1.0, 1.0, 0.0, 0.0};
+    return look;
+}
+
 Rgb applyColour(const ColourLook& look, const Rgb& encoded) {
     const double luma = 0.2126 * encoded[0] + 0.7152 * encoded[1] + 0.0722 * encoded[2];
     const auto [low, high] = std::minmax_element(encoded.begin(), encoded.end());

@@ -31,6 +31,9 @@ struct Look {
     friend bool operator==(const Look&, const Look&) = default;
 };
 
+/// One that changes nothing of BT.709 under 100 %: no toe, no lift, the curve straight on beyond it.
+[[nodiscard]] Look neutralLook();
+
 using Rgb = std::array<double, 3>;
 
 /// Colour of a look on encoded R'G'B'; not clamped.

@@ -3,9 +3,10 @@
 #include "core/facts/evaluate.h"
 #include "core/frame/camera_path.h"
 #include "core/frame/frame_made.h"
-#include "core/frame/ycbcr.h"
 #include "core/frame/scene_picture.h"
+#include "core/frame/ycbcr.h"
 #include "core/quantity/print.h"
+#include "support/library_log.h"
 #include "support/sample_shoot.h"
 
 #include <gtest/gtest.h>
@@ -158,6 +159,48 @@ TEST(Subsampled, KeepsLumaAndAveragesColour) {
     const double luma0 = 0.2126 * 900 + 0.7152 * 400 + 0.0722 * 300;
     EXPECT_NEAR(half.codes.plane[0][0], luma0 + mean, 2);
     EXPECT_EQ(half.codes.plane[0][2], half.codes.plane[0][3]) << "an even pair stays";
+}
+
+// The same light through OpenColorIO's matrix and camera log: no noise, no chroma, every code.
+TEST(CameraPath, WithoutNoiseIsTheReferenceLibrarys) {
+    Shoot shoot = plainShoot();
+    auto& profile = shoot.kit.profiles[0];
+    profile.gamut = {{0.734, 0.2655}, {0.158, 0.842}, {0.12, 0.012}, {0.3127, 0.3290}};
+    const auto context = *resolve(shoot, shoot.setups[0]);
+    const auto at = evaluate(context);
+    const auto surfaces = surfacesOf(*context.scene, shoot.kit, shoot.meter);
+    const auto recorded = recordScene(context, at, paintScene(surfaces, {96, 54}), {1, false});
+    namespace OCIO = OCIO_NAMESPACE;
+    const auto group = OCIO::GroupTransform::Create();
+    const auto matrix = OCIO::MatrixTransform::Create();
+    const auto m = convert(gamutBt2020(), profile.gamut);
+    double values[16] = {};
+    for (std::size_t i = 0; i < 9; ++i)
+        values[(i / 3) * 4 + i % 3] = m[i / 3][i % 3];
+    values[15] = 1;
+    matrix->setMatrix(values);
+    group->appendTransform(matrix);
+    group->appendTransform(sample::libraryLog(std::get<CameraLog>(profile.curve.family)));
+    const auto processor = OCIO::Config::CreateRaw()->getProcessor(group)->getDefaultCPUProcessor();
+    // Behind the well, before the matrix: the light itself, its middle and its end by hand.
+    const auto back = convert(profile.gamut, gamutBt2020());
+    int seen = 0;
+    for (std::size_t i = 0; i < recorded.linear.size.pixels(); i += 7) {
+        float rgb[3] = {};
+        for (std::size_t c = 0; c < 3; ++c)
+            for (std::size_t k = 0; k < 3; ++k)
+                rgb[c] += static_cast<float>(back[c][k]) * recorded.linear.plane[k][i];
+        processor->applyRGB(rgb);
+        for (std::size_t c = 0; c < 3; ++c) {
+            const int code =
+                recordedCode(Signal(static_cast<double>(rgb[c])), profile.curve.range, at.depth);
+            const int end =
+                recordedCode(endSignal(profile.curve, at.depth), profile.curve.range, at.depth);
+            EXPECT_NEAR(recorded.frame.codes.plane[c][i], std::min(code, end), 1) << i << " " << c;
+            ++seen;
+        }
+    }
+    EXPECT_GT(seen, 1000);
 }
 
 TEST(FrameMade, FindsThePatchesWhereTheyWerePlanned) {

@@ -1,6 +1,7 @@
 #include "core/base/random.h"
 #include "core/frame/graded.h"
 #include "core/frame/masks.h"
+#include "core/frame/recipe_path.h"
 #include "core/frame/sample_frame.h"
 
 #include <gtest/gtest.h>
@@ -61,6 +62,32 @@ TEST(Masks, StopsOfPixelsAreWholeStopsFromGrey) {
     for (auto& plane : linear.plane)
         std::copy(std::begin(values), std::end(values), plane.begin());
     EXPECT_EQ(stopsOfPixels(linear, {}), (std::vector<std::int8_t>{0, 0, -20, -1}));
+}
+
+// A recipe in the recording: each pixel as applyColour() has it, and detail at an edge by hand.
+TEST(RecipePath, ColourIsBakedAndDetailChangesEdgesAlone) {
+    ColourLook colour;
+    colour.saturation = 0.5;
+    colour.depth[0] = 0.3;
+    SignalRow row{std::vector<float>{0.8f, 0.4f}, {0.2f, 0.4f}, {0.1f, 0.4f}};
+    const auto red = applyColour(colour, {0.8, 0.2, 0.1});
+    bakeColour(colour, row);
+    for (std::size_t c = 0; c < 3; ++c) {
+        EXPECT_NEAR(row[c][0], red[c], 1e-6);
+        EXPECT_NEAR(row[c][1], 0.4, 1e-6) << "grey stays";
+    }
+    CodeFrame edge{BitDepth{10}, CodeRange::Full, Planes<std::uint16_t>({6, 3})};
+    for (auto& plane : edge.codes.plane)
+        for (std::size_t i = 0; i < plane.size(); ++i)
+            plane[i] = i % 6 < 3 ? 300 : 600;
+    const auto before = edge;
+    bakeDetail(4, {}, edge);
+    // Beside the edge three of nine pixels are 300 over: 600 - 500 = 100, four tenths of it.
+    EXPECT_EQ(edge.codes.plane[0][3], 640);
+    EXPECT_EQ(edge.codes.plane[0][2], 260);
+    EXPECT_EQ(edge.codes.plane[1][0], before.codes.plane[1][0]) << "even places stay";
+    bakeDetail(-7, {}, edge);
+    EXPECT_LT(edge.codes.plane[0][3], 640) << "and softer again";
 }
 
 } // namespace

@@ -27,7 +27,7 @@ std::span<const KeyLine> FrameView::keys() const {
                                         "warmer, colder, none")},
         {"K, Shift+K", QT_TRANSLATE_NOOP("Help", "next and last thing beside this setup: another "
                                                  "school, depth, profile, recipe or setup")},
-        {"J, Ctrl+arrows, Ctrl+Delete",
+        {"J, Alt+arrows, Alt+Delete",
          QT_TRANSLATE_NOOP("Help",
                            "next patch; move it in the picture, or give it back its place")},
         {"O, T, Escape", QT_TRANSLATE_NOOP("Help", "open a still, take what its rings read over as "
@@ -139,7 +139,7 @@ void FrameView::keyPressEvent(QKeyEvent* event) {
         QApplication::clipboard()->setText(m_found->text());
         return emit told(tr("Planned and found are copied."));
     }
-    if (event->modifiers() & Qt::ControlModifier && movePatch(event->key()))
+    if (event->modifiers() & Qt::AltModifier && movePatch(event->key()))
         return;
     if (!m_actions.document().setup() ||
         event->modifiers() & (Qt::ControlModifier | Qt::AltModifier)) {

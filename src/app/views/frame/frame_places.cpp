@@ -56,11 +56,11 @@ void FrameView::nextPatch() {
     const auto next = at == patches.end() || at + 1 == patches.end() ? patches.begin() : at + 1;
     m_patch = toQt(next->id);
     m_picture->setHeldProbe(m_patch);
-    emit told(tr("%1: Ctrl and arrows move it, Ctrl+Delete puts it where its role belongs.")
+    emit told(tr("%1: Alt and arrows move it, Alt+Delete puts it where its role belongs.")
                   .arg(toQt(next->name)));
 }
 
-// Ctrl with an arrow or Delete; false for another key, and while no patch is chosen.
+// Alt with an arrow or Delete; false for another key, and while no patch is chosen.
 bool FrameView::movePatch(int key) {
     const auto* shown = images();
     if (!shown || m_patch.isEmpty())

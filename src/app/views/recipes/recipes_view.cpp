@@ -217,14 +217,12 @@ const Recipe* RecipesView::recipe() const {
 Look RecipesView::otherLook() const {
     const auto& kit = m_actions.document().shoot().kit;
     const QString id = m_other->currentData().toString();
-    Look plain;
-    plain.tone = SoftHighlight{1.0, 1.0, 0.0, 0.0};
     const auto* setup = m_actions.document().setup();
     if (id == kSlot && setup)
         if (const auto* profile = findProfile(kit, setup->profile))
             return lookOf(*profile);
     const auto* other = findRecipe(kit, fromQt(id));
-    return other ? other->look : plain;
+    return other ? other->look : neutralLook();
 }
 
 // The scene changes with the setup, never with a look.
