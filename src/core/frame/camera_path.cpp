@@ -59,6 +59,12 @@ BSLATE_WIDE void addNoise(float* counts, const float* bells, float read, float p
     }
 }
 
+BSLATE_WIDE void bellsOf(const std::uint64_t* __restrict numbers, float* __restrict bells,
+                         std::size_t count) {
+    for (std::size_t i = 0; i < count; ++i)
+        bells[i] = Random::quickBell(numbers[i]);
+}
+
 // Under the floor a channel drowns.
 BSLATE_WIDE void markUnder(const float* values, float floor, std::uint8_t bit,
                            std::uint8_t* __restrict marks, std::size_t count) {
@@ -144,9 +150,11 @@ struct Path {
 private:
     void noiseOn(std::vector<float>& counts, std::uint64_t row) const {
         Random random(seed * 0x9E3779B97F4A7C15u + row);
+        std::vector<std::uint64_t> numbers(counts.size());
+        for (auto& number : numbers)
+            number = random.next();
         std::vector<float> bells(counts.size());
-        for (float& bell : bells)
-            bell = random.quickBell();
+        bellsOf(numbers.data(), bells.data(), bells.size());
         std::vector<std::pair<std::size_t, float>> few; // and their means
         for (std::size_t x = 0; x < counts.size(); ++x)
             if (counts[x] < kFewPhotons)

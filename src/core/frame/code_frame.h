@@ -31,6 +31,9 @@ public:
     [[nodiscard]] int operator()(std::uint32_t red, std::uint32_t green, std::uint32_t blue) const {
         return static_cast<int>((m_red * red + m_green * green + m_blue * blue + kHalf) >> 16);
     }
+    [[nodiscard]] std::uint32_t red() const { return m_red; }
+    [[nodiscard]] std::uint32_t green() const { return m_green; }
+    [[nodiscard]] std::uint32_t blue() const { return m_blue; }
 
 private:
     static constexpr std::uint32_t kHalf = 1u << 15;

@@ -1,6 +1,7 @@
 #include "core/frame/image.h"
 
 #include <algorithm>
+#include <atomic>
 #include <cmath>
 #include <thread>
 
@@ -19,16 +20,44 @@ PixelBox pixelsOf(const PictureArea& area, PictureSize size) {
     return box;
 }
 
-void overRows(int rows, const std::function<void(int, int)>& work) {
-    constexpr int kFewest = 32; // a thread is not worth less
+namespace {
+
+constexpr int kFewestRows = 32; // a thread is not worth less
+constexpr int kBandsACore = 6;
+
+int coresFor(int rows) {
     const int cores = static_cast<int>(std::max(1u, std::thread::hardware_concurrency()));
-    const int bands = std::clamp(rows / kFewest, 1, cores);
+    return std::clamp(rows / kFewestRows, 1, cores);
+}
+
+void overBands(int rows, int cores, int bands, const std::function<void(int, int)>& work) {
+    std::atomic<int> next{0};
+    const auto take = [&] {
+        for (int band = next++; band < bands; band = next++) {
+            const auto edge = [&](int at) {
+                return static_cast<int>(static_cast<long long>(rows) * at / bands);
+            };
+            work(edge(band), edge(band + 1));
+        }
+    };
     std::vector<std::thread> others;
-    for (int band = 1; band < bands; ++band)
-        others.emplace_back(work, rows * band / bands, rows * (band + 1) / bands);
-    work(0, rows / bands);
+    for (int core = 1; core < cores; ++core)
+        others.emplace_back(take);
+    take();
     for (auto& other : others)
         other.join();
+}
+
+} // namespace
+
+void overRows(int rows, const std::function<void(int, int)>& work) {
+    const int cores = coresFor(rows);
+    overBands(rows, cores, cores == 1 ? 1 : std::min(rows, cores * kBandsACore), work);
+}
+
+void overCores(int rows, const std::function<void(int, int)>& work) {
+    const int cores = coresFor(rows);
+    overBands(rows, cores, cores, work);
 }
 
 } // namespace bslate

@@ -55,7 +55,10 @@ struct PixelBox {
 [[nodiscard]] PixelBox pixelsOf(const PictureArea& area, PictureSize size);
 
 /// Calls `work(first, behind last)` for bands of rows that cover them all, on every core of the
-/// machine; returns when all are done. What rows do must not depend on how they are divided.
+/// machine; returns when all are done. What rows do must not depend on how they are divided. A core
+/// that is done with a band takes the next one, so that none waits for a slow one.
 void overRows(int rows, const std::function<void(int, int)>& work);
+/// The same with one band for each core, for work that begins each band at some cost.
+void overCores(int rows, const std::function<void(int, int)>& work);
 
 } // namespace bslate

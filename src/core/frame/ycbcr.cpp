@@ -1,5 +1,7 @@
 #include "core/frame/ycbcr.h"
 
+#include "core/base/wide.h"
+
 #include <algorithm>
 
 namespace bslate {
@@ -34,9 +36,39 @@ struct Matrixing {
     }
     // Rounded by adding a half: values are not negative.
     [[nodiscard]] std::uint16_t code(float value) const {
-        return static_cast<std::uint16_t>(std::clamp(value, 0.0f, top) + 0.5f);
+        return static_cast<std::uint16_t>(
+            static_cast<std::int32_t>(std::min(std::max(value, 0.0f), top) + 0.5f));
     }
 };
+
+// One row of luma; its differences are added to those of the rows they share.
+BSLATE_WIDE void addRow(const Matrixing& of, const std::uint16_t* __restrict red,
+                        const std::uint16_t* __restrict green, const std::uint16_t* __restrict blue,
+                        std::uint16_t* __restrict lumas, float* __restrict blues,
+                        float* __restrict reds, std::size_t width) {
+    const Matrixing by = of; // kept in registers
+    for (std::size_t x = 0; x < width; ++x) {
+        const float r = red[x], g = green[x], b = blue[x];
+        const float luma = by.red * r + by.green * g + by.blue * b;
+        lumas[x] = by.code(luma);
+        blues[x] += b - luma;
+        reds[x] += r - luma;
+    }
+}
+
+// Luma and differences, each as long as the row, to red, green and blue.
+BSLATE_WIDE void coloursOf(const Matrixing& of, const std::uint16_t* __restrict lumas,
+                           const float* __restrict cb, const float* __restrict cr,
+                           std::uint16_t* __restrict red, std::uint16_t* __restrict green,
+                           std::uint16_t* __restrict blue, std::size_t width) {
+    const Matrixing by = of;
+    for (std::size_t x = 0; x < width; ++x) {
+        const float luma = lumas[x];
+        red[x] = by.code(luma + by.perCr * cr[x]);
+        green[x] = by.code(luma - by.crInGreen * cr[x] - by.cbInGreen * cb[x]);
+        blue[x] = by.code(luma + by.perCb * cb[x]);
+    }
+}
 
 struct Rows {
     const CodeFrame& from;
@@ -44,29 +76,16 @@ struct Rows {
     YcbcrFrame& to;
     int wide, tall;
 
-    // One row of luma; its differences are added to those of the rows they share.
-    void add(int y, std::vector<float>& blues, std::vector<float>& reds) const {
-        const auto start = from.codes.at(0, y);
-        const auto* r = from.codes.plane[0].data() + start;
-        const auto* g = from.codes.plane[1].data() + start;
-        const auto* b = from.codes.plane[2].data() + start;
-        auto* luma = to.plane[0].data() + start;
-        const auto width = static_cast<std::size_t>(from.codes.size.width);
-        for (std::size_t x = 0; x < width; ++x) {
-            const float value = by.red * static_cast<float>(r[x]) +
-                                by.green * static_cast<float>(g[x]) +
-                                by.blue * static_cast<float>(b[x]);
-            luma[x] = by.code(value);
-            blues[x] += static_cast<float>(b[x]) - value;
-            reds[x] += static_cast<float>(r[x]) - value;
-        }
-    }
     void chromaRow(int row) const {
         const auto width = static_cast<std::size_t>(from.codes.size.width);
         std::vector<float> blues(width + 1), reds(width + 1);
         const int last = std::min((row + 1) * tall, from.codes.size.height);
-        for (int y = row * tall; y < last; ++y)
-            add(y, blues, reds);
+        for (int y = row * tall; y < last; ++y) {
+            const auto start = from.codes.at(0, y);
+            addRow(by, from.codes.plane[0].data() + start, from.codes.plane[1].data() + start,
+                   from.codes.plane[2].data() + start, to.plane[0].data() + start, blues.data(),
+                   reds.data(), width);
+        }
         const auto lines = static_cast<float>(last - row * tall);
         const auto half = chromaSize(from.codes.size, to.chroma);
         auto at = static_cast<std::size_t>(row) * static_cast<std::size_t>(half.width);
@@ -99,12 +118,9 @@ void rgbRow(const YcbcrFrame& from, const Matrixing& by, int y, CodeFrame& to) {
     spread(from.plane[1], cb);
     spread(from.plane[2], cr);
     const auto start = to.codes.at(0, y);
-    for (std::size_t x = 0; x < width; ++x) {
-        const auto luma = static_cast<float>(from.plane[0][start + x]);
-        to.codes.plane[0][start + x] = by.code(luma + by.perCr * cr[x]);
-        to.codes.plane[1][start + x] = by.code(luma - by.crInGreen * cr[x] - by.cbInGreen * cb[x]);
-        to.codes.plane[2][start + x] = by.code(luma + by.perCb * cb[x]);
-    }
+    coloursOf(by, from.plane[0].data() + start, cb.data(), cr.data(),
+              to.codes.plane[0].data() + start, to.codes.plane[1].data() + start,
+              to.codes.plane[2].data() + start, width);
 }
 
 } // namespace

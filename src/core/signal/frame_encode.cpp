@@ -64,7 +64,9 @@ BSLATE_WIDE void encodeLog(const LogValues& log, float* values, std::size_t coun
     }
 }
 
-void multiply(const std::array<float, 9>& m, const float* from, float* to, std::size_t pixels) {
+BSLATE_WIDE void multiply(const std::array<float, 9>& matrix, const float* from, float* to,
+                          std::size_t pixels) {
+    const std::array<float, 9> m = matrix; // kept in registers
     for (std::size_t i = 0; i < 3 * pixels; i += 3) {
         const float r = from[i], g = from[i + 1], b = from[i + 2];
         to[i] = m[0] * r + m[1] * g + m[2] * b;
