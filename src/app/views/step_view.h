@@ -1,8 +1,12 @@
 #pragma once
 
+#include "app/style/style.h"
 #include "core/judgement/finding.h"
 
 #include <QWidget>
+
+class QLabel;
+class QLayout;
 
 #include <span>
 #include <vector>
@@ -21,7 +25,7 @@ class StepView : public QWidget {
     Q_OBJECT
 
 public:
-    using QWidget::QWidget;
+    explicit StepView(const Style& style, QWidget* parent = nullptr);
 
     /// What works while it has the focus, for the key sheet.
     [[nodiscard]] virtual std::span<const KeyLine> keys() const = 0;
@@ -35,6 +39,15 @@ signals:
     void sheetRequested(const QString& name);
     /// What this page has to say beside the verdict; nothing when it is left.
     void found(const std::vector<bslate::Finding>& findings);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+
+private:
+    const Style& m_panelStyle;
 };
+
+/// The head of a page: what it is of, and a line of its own below that may wrap.
+[[nodiscard]] QLayout* pageHead(QLabel& title, QLabel& subtitle);
 
 } // namespace bslate::app

@@ -100,7 +100,7 @@ double jumpOf(const Tile& seen) {
 
 } // namespace
 
-Banding bandingOf(const Image& shown, const Image& smooth, double contrast) {
+Banding bandingOf(const Image& shown, const Image& smooth, double factor) {
     Banding banding;
     banding.mask.resize(shown.size.pixels());
     if (shown.size.pixels() == 0 || !(shown.size == smooth.size))
@@ -118,7 +118,7 @@ Banding bandingOf(const Image& shown, const Image& smooth, double contrast) {
                 continue;
             const Tile tile{seen, start, width};
             const double step = jumpOf(tile);
-            if (step * contrast <= kVisibleStep || spreadOf(ideal, tile, *span) > kHiding * step)
+            if (step * factor <= kVisibleStep || spreadOf(ideal, tile, *span) > kHiding * step)
                 continue;
             sum += step;
             ++tiles;

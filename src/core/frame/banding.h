@@ -16,7 +16,7 @@ struct Banding {
 /// luma in `smooth` spans half a display code to 48, never bends by more than a quarter of one, and
 /// is neither black nor white. It bands when the usual jump between neighbours that differ, of a
 /// line of them at least, is a visible step of facts/precision.h once a grade has stretched it by
-/// `contrast`, and noise of pixels of the same light is under half of it.
-[[nodiscard]] Banding bandingOf(const Image& shown, const Image& smooth, double contrast = 1);
+/// `factor`, and noise of pixels of the same light is under half of it.
+[[nodiscard]] Banding bandingOf(const Image& shown, const Image& smooth, double factor = 1);
 
 } // namespace bslate

@@ -179,9 +179,9 @@ void addPerson(const Placing& p, double x, std::vector<Surface>& out) {
     head.downFall = Stops(-0.3);
     out.push_back(head);
     if (const auto* fill = p.shadedSkin()) { // the side of the face the key does not reach
-        auto cheek = p.of(fill, {x + 0.014, 0.37, 0.040, 0.17}, skin);
+        auto cheek = p.of(fill, {x + 0.006, 0.33, 0.052, 0.25}, skin);
         cheek.shape = SurfaceShape::Oval;
-        cheek.softEdge = 0.02;
+        cheek.softEdge = 0.06;
         cheek.subject = true;
         out.push_back(cheek);
     }

@@ -47,7 +47,9 @@ std::optional<Error> problemWith(const OIIO::ImageSpec& spec) {
     for (const char* key : {"oiio:ColorSpace", "jpeg:ColorSpace", "tiff:ColorSpace"})
         if (spec.get_string_attribute(key) == "CMYK")
             return refused("inks, CMYK", "grey or RGB");
-    if (spec.nchannels > 4 && !colourChannels(spec))
+    // Names that the library gave, since the file has none: nobody knows which are colours.
+    const bool unnamed = spec.nchannels > 4 && spec.channel_name(4) == "channel4";
+    if (unnamed || (spec.nchannels > 4 && !colourChannels(spec)))
         return refused(std::to_string(spec.nchannels) + " channels", "grey or RGB");
     if (!colourChannels(spec))
         return refused("channels " + std::string(spec.channel_name(0)) + ", " +

@@ -57,6 +57,61 @@ TEST(Stills, TheDemosWedgeIsEightBits) {
     EXPECT_EQ(still->codes.plane[2][still->codes.at(105, 30)], 128);
 }
 
+// A TIFF of one strip as TIFF 6.0 (Aldus, 1992) section 2 has it: 8-bit samples, all of them 90.
+std::string tiff(int width, int height, int samples, int photometric) {
+    std::string file("II*\0\x08\0\0\0", 8);
+    const auto put = [&](std::uint32_t value, int bytes) {
+        for (int i = 0; i < bytes; ++i)
+            file += static_cast<char>(value >> (8 * i));
+    };
+    constexpr int kTags = 9;
+    const auto depths = static_cast<std::uint32_t>(8 + 2 + kTags * 12 + 4);
+    const auto strip = depths + static_cast<std::uint32_t>(2 * samples);
+    const auto bytes = static_cast<std::uint32_t>(width * height * samples);
+    put(kTags, 2);
+    const auto tag = [&](std::uint32_t id, std::uint32_t type, std::uint32_t count,
+                         std::uint32_t value) {
+        put(id, 2);
+        put(type, 2);
+        put(count, 4);
+        put(value, 4);
+    };
+    const auto many = static_cast<std::uint32_t>(samples);
+    tag(256, 3, 1, static_cast<std::uint32_t>(width));
+    tag(257, 3, 1, static_cast<std::uint32_t>(height));
+    tag(258, 3, many, samples > 2 ? depths : 8);
+    tag(259, 3, 1, 1);
+    tag(262, 3, 1, static_cast<std::uint32_t>(photometric));
+    tag(273, 4, 1, strip);
+    tag(277, 3, 1, many);
+    tag(278, 3, 1, static_cast<std::uint32_t>(height));
+    tag(279, 4, 1, bytes);
+    put(0, 4);
+    for (int i = 0; i < samples; ++i)
+        put(8, 2);
+    return file + std::string(bytes, '\x5a');
+}
+
+TEST(Stills, ChannelsThatAreNoColoursAreRefusedAndGreyIsNot) {
+    const TemporaryFolder folder;
+    spit(folder / "grey.tif", tiff(12, 9, 1, 1));
+    const auto grey = readStill(folder / "grey.tif");
+    ASSERT_TRUE(grey) << message(grey.error());
+    for (const auto& plane : grey->codes.plane)
+        EXPECT_EQ(plane[5], 90);
+    spit(folder / "rgb.tif", tiff(12, 9, 3, 2));
+    EXPECT_TRUE(readStill(folder / "rgb.tif"));
+    constexpr int kInks = 5, kPlain = 1;
+    spit(folder / "inks.tif", tiff(12, 9, 4, kInks));
+    spit(folder / "many.tif", tiff(12, 9, 16, kPlain));
+    for (const char* name : {"inks.tif", "many.tif"}) {
+        const auto still = readStill(folder / name);
+        ASSERT_FALSE(still) << name;
+        EXPECT_NE(message(still.error()).find("grey or RGB"), std::string::npos)
+            << message(still.error());
+    }
+}
+
 TEST(Stills, WhatIsNoneIsRefusedWithWhatWasExpected) {
     const TemporaryFolder folder;
     const auto wedge = slurp(root() / "data/demo/step-wedge.png");

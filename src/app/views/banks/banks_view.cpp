@@ -1,7 +1,6 @@
 #include "app/views/banks/banks_view.h"
 
 #include "app/document/text.h"
-#include "app/style/marks.h"
 #include "app/widgets/more_button.h"
 #include "core/quantity/print.h"
 #include "core/words/body_words.h"
@@ -10,7 +9,6 @@
 #include <QKeyEvent>
 #include <QLabel>
 #include <QMenu>
-#include <QPainter>
 #include <QPushButton>
 #include <QScrollArea>
 #include <QVBoxLayout>
@@ -37,7 +35,7 @@ QLabel* headLabel(const QString& text) {
 } // namespace
 
 BanksView::BanksView(BankActions& actions, const Style& style, QWidget* parent)
-    : StepView(parent)
+    : StepView(style, parent)
     , m_actions(actions)
     , m_style(style)
     , m_title(new QLabel)
@@ -397,11 +395,6 @@ void BanksView::keyPressEvent(QKeyEvent* event) {
     default:
         QWidget::keyPressEvent(event);
     }
-}
-
-void BanksView::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    drawBlock(painter, rect(), m_style.colours().panel, {}, 0);
 }
 
 } // namespace bslate::app

@@ -1,7 +1,6 @@
 #include "app/views/body_test/body_test_view.h"
 
 #include "app/document/text.h"
-#include "app/style/marks.h"
 #include "app/views/body_test/fit_picture.h"
 #include "app/views/body_test/series_card.h"
 #include "app/views/card/card_dialog.h"
@@ -18,7 +17,6 @@
 #include <QFormLayout>
 #include <QLabel>
 #include <QLineEdit>
-#include <QPainter>
 #include <QPlainTextEdit>
 #include <QPushButton>
 #include <QShortcut>
@@ -29,7 +27,7 @@
 namespace bslate::app {
 
 BodyTestView::BodyTestView(ProfileActions& actions, const Style& style, QWidget* parent)
-    : StepView(parent)
+    : StepView(style, parent)
     , m_actions(actions)
     , m_style(style)
     , m_camera(new QComboBox)
@@ -348,11 +346,6 @@ CardDialog* BodyTestView::showCard() {
     });
     dialog->show();
     return dialog;
-}
-
-void BodyTestView::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    drawBlock(painter, rect(), m_style.colours().panel, {}, 0);
 }
 
 } // namespace bslate::app

@@ -1,7 +1,6 @@
 #include "app/views/brief/brief_view.h"
 
 #include "app/document/text.h"
-#include "app/style/marks.h"
 #include "app/views/brief/brief_bar.h"
 #include "app/views/brief/days_band.h"
 #include "app/views/brief/patch_row.h"
@@ -13,7 +12,6 @@
 #include <QCheckBox>
 #include <QKeyEvent>
 #include <QLabel>
-#include <QPainter>
 #include <QPushButton>
 #include <QScrollArea>
 #include <QSpinBox>
@@ -40,7 +38,7 @@ bool& hazardOf(Hazards& hazards, int index) {
 } // namespace
 
 BriefView::BriefView(Actions& actions, const Style& style, QWidget* parent)
-    : StepView(parent)
+    : StepView(style, parent)
     , m_actions(actions)
     , m_style(style)
     , m_bar(new BriefBar(actions, style))
@@ -301,11 +299,6 @@ void BriefView::keyPressEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_Insert)
         return scene() ? addPatch() : beginScene();
     QWidget::keyPressEvent(event);
-}
-
-void BriefView::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    drawBlock(painter, rect(), m_style.colours().panel, {}, 0);
 }
 
 } // namespace bslate::app

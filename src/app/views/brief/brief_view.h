@@ -36,7 +36,6 @@ public:
     [[nodiscard]] const QString& sceneId() const { return m_sceneId; }
 
 protected:
-    void paintEvent(QPaintEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void focusInEvent(QFocusEvent* event) override;
     void showEvent(QShowEvent* event) override;

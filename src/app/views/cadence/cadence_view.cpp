@@ -1,7 +1,6 @@
 #include "app/views/cadence/cadence_view.h"
 
 #include "app/document/text.h"
-#include "app/style/marks.h"
 #include "app/views/cadence/angle_scale.h"
 #include "app/views/cadence/lamp_row.h"
 #include "app/views/cadence/motion_picture.h"
@@ -16,7 +15,6 @@
 #include <QComboBox>
 #include <QKeyEvent>
 #include <QLabel>
-#include <QPainter>
 #include <QScrollArea>
 #include <QVBoxLayout>
 
@@ -45,7 +43,7 @@ std::optional<Shutter> compared(const SetupContext& context, const Evaluation& a
 } // namespace
 
 CadenceView::CadenceView(Actions& actions, const Style& style, QWidget* parent)
-    : StepView(parent)
+    : StepView(style, parent)
     , m_actions(actions)
     , m_style(style)
     , m_title(new QLabel)
@@ -90,10 +88,7 @@ std::span<const KeyLine> CadenceView::keys() const {
 }
 
 void CadenceView::buildHeader(QVBoxLayout& column) {
-    m_title->setFont(Style::font(TextRole::Head));
     m_title->setObjectName(QStringLiteral("cadence-title"));
-    m_subtitle->setForegroundRole(QPalette::PlaceholderText);
-    m_subtitle->setWordWrap(true);
     m_school->setObjectName(QStringLiteral("shutter-school"));
     m_school->setAccessibleName(tr("What the shutter is chosen by"));
     for (int i = 0; i <= static_cast<int>(ShutterSchool::Custom); ++i)
@@ -106,17 +101,12 @@ void CadenceView::buildHeader(QVBoxLayout& column) {
     m_shutter->setObjectName(QStringLiteral("shutter-block"));
     m_rate->setFixedWidth(132);
     m_shutter->setFixedWidth(152);
-    auto* titles = new QVBoxLayout;
-    titles->setSpacing(2);
-    titles->addWidget(m_title);
-    titles->addWidget(m_subtitle);
-    titles->addStretch(1);
     auto* choices = new QVBoxLayout;
     choices->setSpacing(4);
     choices->addWidget(m_school);
     choices->addWidget(m_payer);
     auto* row = new QHBoxLayout;
-    row->addLayout(titles, 1);
+    row->addLayout(pageHead(*m_title, *m_subtitle), 1);
     row->addWidget(m_rate);
     row->addWidget(m_shutter);
     row->addLayout(choices);
@@ -415,11 +405,6 @@ void CadenceView::keyPressEvent(QKeyEvent* event) {
     default:
         QWidget::keyPressEvent(event);
     }
-}
-
-void CadenceView::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    drawBlock(painter, rect(), m_style.colours().panel, {}, 0);
 }
 
 } // namespace bslate::app

@@ -1,7 +1,6 @@
 #include "app/views/frame/frame_view.h"
 
 #include "app/document/text.h"
-#include "app/style/marks.h"
 #include "app/views/frame/found_rows.h"
 #include "app/views/frame/frame_picture.h"
 #include "app/views/frame/scope_picture.h"
@@ -11,7 +10,6 @@
 #include <QComboBox>
 #include <QFileDialog>
 #include <QLabel>
-#include <QPainter>
 #include <QTimer>
 #include <QVBoxLayout>
 
@@ -28,7 +26,7 @@ std::optional<QString> pushProblem(const QString& text) {
 } // namespace
 
 FrameView::FrameView(Actions& actions, const Style& style, QWidget* parent)
-    : StepView(parent)
+    : StepView(style, parent)
     , m_actions(actions)
     , m_style(style)
     , m_title(new QLabel)
@@ -52,10 +50,9 @@ FrameView::FrameView(Actions& actions, const Style& style, QWidget* parent)
     row->addWidget(m_found);
     column->addLayout(row, 3);
     column->addWidget(m_scopes, 2);
-    auto* hint =
-        new QLabel(tr("\u25c2 \u25b8 split   V stage   \u21e7V left stage   F stops   Z zebra   "
-                      "C lost   B bands   P patches   R channels   G grade   E encoder   "
-                      "N noise   U push   K beside   O still   Space whole"));
+    auto* hint = new QLabel(
+        tr("\u25c2 \u25b8 split   V \u21e7V stages   F stops   Z zebra   C lost   B bands   "
+           "R channels   G grade   E encoder   U push   K beside   O still"));
     hint->setFont(Style::font(TextRole::Secondary));
     hint->setForegroundRole(QPalette::PlaceholderText);
     column->addWidget(hint);
@@ -80,11 +77,6 @@ FrameView::FrameView(Actions& actions, const Style& style, QWidget* parent)
 }
 
 void FrameView::buildHeader(QVBoxLayout& column) {
-    m_title->setFont(Style::font(TextRole::Head));
-    m_title->setTextFormat(Qt::PlainText);
-    m_subtitle->setForegroundRole(QPalette::PlaceholderText);
-    m_subtitle->setTextFormat(Qt::PlainText);
-    m_subtitle->setWordWrap(true);
     const auto side = [this](QComboBox& box, const char* name, const QString& spoken,
                              FrameLook look) {
         for (int i = 0; i < kFrameLooks; ++i)
@@ -98,19 +90,15 @@ void FrameView::buildHeader(QVBoxLayout& column) {
     side(*m_right, "frame-right", tr("Stage on the right"), FrameLook::Grade);
     m_beside->setObjectName(QStringLiteral("frame-beside"));
     m_beside->setAccessibleName(tr("Setup on the right"));
-    m_beside->setMinimumWidth(130);
+    m_beside->setFixedWidth(150);
     connect(m_beside, &QComboBox::activated, this, &FrameView::make);
     m_pushEdit->setPlaceholderText(tr("push: lift 3 warm 60"));
     m_pushEdit->setFixedWidth(150);
     connect(m_pushEdit, &QuantityEdit::refused, this, &FrameView::refused);
     connect(m_pushEdit, &QuantityEdit::entered, this,
             [this](const QString& text) { setPush(*parsePush(fromQt(text))); });
-    auto* titles = new QVBoxLayout;
-    titles->setSpacing(2);
-    titles->addWidget(m_title);
-    titles->addWidget(m_subtitle);
     auto* row = new QHBoxLayout;
-    row->addLayout(titles, 1);
+    row->addLayout(pageHead(*m_title, *m_subtitle), 1);
     row->addWidget(m_left);
     row->addWidget(m_right);
     row->addWidget(m_beside);
@@ -237,11 +225,6 @@ void FrameView::setPush(const Push& push) {
     m_push = push;
     m_pushEdit->showValue(toQt(print(push)));
     make();
-}
-
-void FrameView::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    drawBlock(painter, rect(), m_style.colours().panel, {}, 0);
 }
 
 } // namespace bslate::app

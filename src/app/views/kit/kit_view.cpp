@@ -1,7 +1,6 @@
 #include "app/views/kit/kit_view.h"
 
 #include "app/document/text.h"
-#include "app/style/marks.h"
 #include "app/views/kit/body_picture.h"
 #include "app/views/kit/camera_sheet.h"
 #include "app/views/kit/gear_fields.h"
@@ -15,7 +14,6 @@
 #include <QFormLayout>
 #include <QKeyEvent>
 #include <QLabel>
-#include <QPainter>
 #include <QPushButton>
 #include <QTreeWidget>
 #include <QVBoxLayout>
@@ -52,7 +50,7 @@ QString summaryOf(const Camera& camera) {
 } // namespace
 
 KitView::KitView(KitActions& actions, const Style& style, QWidget* parent)
-    : StepView(parent)
+    : StepView(style, parent)
     , m_actions(actions)
     , m_style(style)
     , m_list(new QTreeWidget)
@@ -330,11 +328,6 @@ void KitView::keyPressEvent(QKeyEvent* event) {
         break;
     }
     QWidget::keyPressEvent(event);
-}
-
-void KitView::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    drawBlock(painter, rect(), m_style.colours().panel, {}, 0);
 }
 
 } // namespace bslate::app

@@ -1,7 +1,6 @@
 #include "app/views/light/light_view.h"
 
 #include "app/document/text.h"
-#include "app/style/marks.h"
 #include "app/views/light/light_canvas.h"
 #include "app/views/light/light_train.h"
 #include "app/widgets/quantity_edit.h"
@@ -14,13 +13,12 @@
 #include <QComboBox>
 #include <QKeyEvent>
 #include <QLabel>
-#include <QPainter>
 #include <QVBoxLayout>
 
 namespace bslate::app {
 
 LightView::LightView(Actions& actions, const Style& style, QWidget* parent)
-    : StepView(parent)
+    : StepView(style, parent)
     , m_actions(actions)
     , m_style(style)
     , m_train(new LightTrain(actions, style, this))
@@ -94,9 +92,7 @@ std::span<const KeyLine> LightView::keys() const {
 
 void LightView::buildHeader(QVBoxLayout& column) {
     m_title = new QLabel;
-    m_title->setFont(Style::font(TextRole::Head));
     m_subtitle = new QLabel;
-    m_subtitle->setForegroundRole(QPalette::PlaceholderText);
     m_safety = new QLabel;
     m_safety->setFont(Style::font(TextRole::Secondary));
     m_safety->setWordWrap(true);
@@ -110,12 +106,8 @@ void LightView::buildHeader(QVBoxLayout& column) {
     m_payer->setAccessibleName(tr("Who pays for a change"));
     for (int i = 0; i <= static_cast<int>(Payer::Nobody); ++i)
         m_payer->addItem(tr("%1 pays").arg(toQt(nameOf(static_cast<Payer>(i), translator()))));
-    auto* titles = new QVBoxLayout;
-    titles->setSpacing(2);
-    titles->addWidget(m_title);
-    titles->addWidget(m_subtitle);
     auto* row = new QHBoxLayout;
-    row->addLayout(titles, 1);
+    row->addLayout(pageHead(*m_title, *m_subtitle), 1);
     row->addWidget(m_school);
     row->addWidget(m_payer);
     column.addLayout(row);
@@ -257,11 +249,6 @@ void LightView::keyPressEvent(QKeyEvent* event) {
     default:
         QWidget::keyPressEvent(event);
     }
-}
-
-void LightView::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    drawBlock(painter, rect(), m_style.colours().panel, {}, 0);
 }
 
 } // namespace bslate::app

@@ -1,7 +1,6 @@
 #include "app/views/media/media_view.h"
 
 #include "app/document/text.h"
-#include "app/style/marks.h"
 #include "app/views/media/pack_card.h"
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
@@ -10,7 +9,6 @@
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
-#include <QPainter>
 #include <QPushButton>
 #include <QVBoxLayout>
 
@@ -29,7 +27,7 @@ QLabel* secondary(const QString& text = {}) {
 } // namespace
 
 MediaView::MediaView(DayActions& actions, const Style& style, QWidget* parent)
-    : StepView(parent)
+    : StepView(style, parent)
     , m_actions(actions)
     , m_style(style)
     , m_title(new QLabel)
@@ -374,11 +372,6 @@ void MediaView::keyPressEvent(QKeyEvent* event) {
     default:
         QWidget::keyPressEvent(event);
     }
-}
-
-void MediaView::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    drawBlock(painter, rect(), m_style.colours().panel, {}, 0);
 }
 
 } // namespace bslate::app

@@ -32,7 +32,6 @@ public:
     [[nodiscard]] std::optional<Card> packCard() const;
 
 protected:
-    void paintEvent(QPaintEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void showEvent(QShowEvent* event) override;
     void hideEvent(QHideEvent* event) override;

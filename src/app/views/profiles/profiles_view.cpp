@@ -1,7 +1,6 @@
 #include "app/views/profiles/profiles_view.h"
 
 #include "app/document/text.h"
-#include "app/style/marks.h"
 #include "app/views/profiles/curve_picture.h"
 #include "app/views/profiles/gamut_picture.h"
 #include "app/views/profiles/import_dialog.h"
@@ -15,7 +14,6 @@
 #include <QKeyEvent>
 #include <QLabel>
 #include <QListWidget>
-#include <QPainter>
 #include <QPushButton>
 #include <QVBoxLayout>
 
@@ -24,7 +22,7 @@
 namespace bslate::app {
 
 ProfilesView::ProfilesView(ProfileActions& actions, const Style& style, QWidget* parent)
-    : StepView(parent)
+    : StepView(style, parent)
     , m_actions(actions)
     , m_style(style)
     , m_list(new QListWidget)
@@ -329,11 +327,6 @@ void ProfilesView::keyPressEvent(QKeyEvent* event) {
     default:
         QWidget::keyPressEvent(event);
     }
-}
-
-void ProfilesView::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    drawBlock(painter, rect(), m_style.colours().panel, {}, 0);
 }
 
 } // namespace bslate::app

@@ -1,7 +1,6 @@
 #include "app/views/recipes/recipes_view.h"
 
 #include "app/document/text.h"
-#include "app/style/marks.h"
 #include "app/views/recipes/hue_ring.h"
 #include "app/views/recipes/look_scene.h"
 #include "app/views/recipes/tone_picture.h"
@@ -12,7 +11,6 @@
 #include <QComboBox>
 #include <QKeyEvent>
 #include <QLabel>
-#include <QPainter>
 #include <QPushButton>
 #include <QVBoxLayout>
 
@@ -26,7 +24,7 @@ const QString kSlot = QStringLiteral("slot"), kPlain = QStringLiteral("plain");
 } // namespace
 
 RecipesView::RecipesView(ProfileActions& actions, const Style& style, QWidget* parent)
-    : StepView(parent)
+    : StepView(style, parent)
     , m_actions(actions)
     , m_style(style)
     , m_recipe(new QComboBox)
@@ -302,11 +300,6 @@ void RecipesView::keyPressEvent(QKeyEvent* event) {
     default:
         QWidget::keyPressEvent(event);
     }
-}
-
-void RecipesView::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    drawBlock(painter, rect(), m_style.colours().panel, {}, 0);
 }
 
 } // namespace bslate::app

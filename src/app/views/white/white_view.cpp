@@ -1,7 +1,6 @@
 #include "app/views/white/white_view.h"
 
 #include "app/document/text.h"
-#include "app/style/marks.h"
 #include "app/views/white/channel_picture.h"
 #include "app/views/white/later_picture.h"
 #include "app/views/white/ratio_row.h"
@@ -16,7 +15,6 @@
 #include <QComboBox>
 #include <QKeyEvent>
 #include <QLabel>
-#include <QPainter>
 #include <QPushButton>
 #include <QVBoxLayout>
 
@@ -52,7 +50,7 @@ std::optional<WhitePicture::Proposal> proposalOf(const Kit& kit, const WhiteFact
 } // namespace
 
 WhiteView::WhiteView(Actions& actions, const Style& style, QWidget* parent)
-    : StepView(parent)
+    : StepView(style, parent)
     , m_actions(actions)
     , m_style(style)
     , m_title(new QLabel)
@@ -128,11 +126,6 @@ std::span<const KeyLine> WhiteView::keys() const {
 }
 
 void WhiteView::buildHeader(QVBoxLayout& column) {
-    m_title->setFont(Style::font(TextRole::Head));
-    m_title->setTextFormat(Qt::PlainText);
-    m_subtitle->setForegroundRole(QPalette::PlaceholderText);
-    m_subtitle->setTextFormat(Qt::PlainText);
-    m_subtitle->setWordWrap(true);
     m_white->setObjectName(QStringLiteral("white-block"));
     m_white->setFixedWidth(148);
     m_wanted->setObjectName(QStringLiteral("wanted-white-block"));
@@ -145,11 +138,6 @@ void WhiteView::buildHeader(QVBoxLayout& column) {
     m_key->setObjectName(QStringLiteral("white-key"));
     m_between->setObjectName(QStringLiteral("white-between"));
     m_background->setObjectName(QStringLiteral("white-background"));
-    auto* titles = new QVBoxLayout;
-    titles->setSpacing(2);
-    titles->addWidget(m_title);
-    titles->addWidget(m_subtitle);
-    titles->addStretch(1);
     auto* grid = new QGridLayout;
     grid->setSpacing(4);
     grid->addWidget(m_by, 0, 0);
@@ -157,7 +145,7 @@ void WhiteView::buildHeader(QVBoxLayout& column) {
     grid->addWidget(m_between, 1, 0);
     grid->addWidget(m_background, 1, 1);
     auto* row = new QHBoxLayout;
-    row->addLayout(titles, 1);
+    row->addLayout(pageHead(*m_title, *m_subtitle), 1);
     row->addWidget(m_white);
     row->addWidget(m_wanted);
     row->addLayout(grid);
@@ -335,11 +323,6 @@ QString WhiteView::channelNote(const Evaluation& at) const {
     return room < Stops(0) ? tr("%1 clips on %2 by %3").arg(channel, name, toQt(printPlain(room)))
                            : tr("%1 is the first to clip: %2 keeps %3")
                                  .arg(channel, name, toQt(printPlain(room)));
-}
-
-void WhiteView::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    drawBlock(painter, rect(), m_style.colours().panel, {}, 0);
 }
 
 } // namespace bslate::app
