@@ -1,5 +1,7 @@
 #pragma once
 
+#include <cstdint>
+
 /// Before a function with a loop: the compiler makes vectors of it, a version for wider registers
 /// too, and the right one is picked when the program starts.
 #if defined(__GNUC__) && !defined(__clang__) && defined(__x86_64__)
@@ -7,3 +9,14 @@
 #else
 #define BSLATE_WIDE
 #endif
+
+namespace bslate {
+
+/// The nearest whole number of one that is not negative; halves go up. A call of std::lround would
+/// keep a loop from becoming vectors.
+[[nodiscard]] constexpr std::int32_t nearestWhole(float value) {
+    const float over = value + 0.5f;
+    return static_cast<std::int32_t>(over);
+}
+
+} // namespace bslate

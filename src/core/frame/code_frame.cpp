@@ -12,7 +12,7 @@ BSLATE_WIDE void toCodes(const float* signal, std::uint16_t* codes, std::size_t 
                          float offset, float top) {
     for (std::size_t i = 0; i < count; ++i) {
         const float code = std::min(std::max(signal[i] * scale + offset, 0.0f), top);
-        codes[i] = static_cast<std::uint16_t>(static_cast<std::int32_t>(code + 0.5f));
+        codes[i] = static_cast<std::uint16_t>(nearestWhole(code));
     }
 }
 

@@ -36,8 +36,7 @@ struct Matrixing {
     }
     // Rounded by adding a half: values are not negative.
     [[nodiscard]] std::uint16_t code(float value) const {
-        return static_cast<std::uint16_t>(
-            static_cast<std::int32_t>(std::min(std::max(value, 0.0f), top) + 0.5f));
+        return static_cast<std::uint16_t>(nearestWhole(std::min(std::max(value, 0.0f), top)));
     }
 };
 

@@ -1,5 +1,7 @@
 #include "app/views/frame/frame_images.h"
 
+#include "core/base/wide.h"
+
 #include "app/document/text.h"
 #include "core/quantity/number_text.h"
 #include "core/quantity/print.h"
@@ -10,9 +12,7 @@
 namespace bslate::app {
 QImage imageOf(const Image& picture) {
     QImage image(picture.size.width, picture.size.height, QImage::Format_RGB32);
-    const auto byte = [](float value) {
-        return static_cast<int>(std::clamp(value, 0.0f, 1.0f) * 255 + 0.5f);
-    };
+    const auto byte = [](float value) { return nearestWhole(std::clamp(value, 0.0f, 1.0f) * 255); };
     for (int y = 0; y < picture.size.height; ++y) {
         auto* line = reinterpret_cast<QRgb*>(image.scanLine(y));
         for (int x = 0; x < picture.size.width; ++x) {

@@ -4,6 +4,7 @@
 #include "app/style/style.h"
 #include "app/views/step_view.h"
 
+class QVBoxLayout;
 class QComboBox;
 class QLabel;
 
@@ -31,7 +32,7 @@ protected:
     void showEvent(QShowEvent* event) override;
 
 private:
-    void buildHeader(class QVBoxLayout& column);
+    void buildHeader(QVBoxLayout& column);
     void typePatch(const QString& patchId, QPoint at);
     void cycleGhost();
     [[nodiscard]] QString subtitle() const;
