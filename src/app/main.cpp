@@ -76,6 +76,7 @@ void addOptions(QCommandLineParser& parser) {
                        {"scale", "Scale of the interface", "S", "1"},
                        {"time-start", "Print the time to the first paint and stop"},
                        {"time-drag", "Print the time of N drag moves and stop", "N"},
+                       {"time-pictures", "Print the time of N moves in Frame and Recipes", "N"},
                        {"time-motion", "Print the cost of playing the motion for N s", "N"}});
 }
 
@@ -201,6 +202,8 @@ void measure(MainWindow& window, const QCommandLineParser& parser, const QElapse
     });
     later("time-drag", 0,
           [&] { timeDrag(window, std::max(1, parser.value("time-drag").toInt())); });
+    later("time-pictures", 0,
+          [&] { timePictures(window, std::max(1, parser.value("time-pictures").toInt())); });
     later("time-motion", 500,
           [&] { timeMotion(window, std::clamp(parser.value("time-motion").toInt(), 1, 600)); });
 }

@@ -3,8 +3,12 @@
 #include "app/shell/main_window.h"
 #include "app/views/cadence/cadence_view.h"
 #include "app/views/cadence/motion_picture.h"
+#include "app/views/frame/frame_picture.h"
+#include "app/views/frame/frame_view.h"
 #include "app/views/light/light_canvas.h"
 #include "app/views/light/light_view.h"
+#include "app/views/recipes/recipes_view.h"
+#include "app/views/recipes/tone_picture.h"
 
 #include <QApplication>
 #include <QElapsedTimer>
@@ -13,6 +17,7 @@
 
 #include <algorithm>
 #include <ctime>
+#include <functional>
 #include <iostream>
 
 namespace bslate::app {
@@ -41,6 +46,40 @@ void timeDrag(MainWindow& window, int moves) {
     emit handle->dragEnded();
     std::cout << "drag_ms_mean " << total / moves << "\ndrag_ms_worst " << worst
               << "\npaint_ms_mean " << painting / moves << "\n";
+}
+
+namespace {
+
+void timeMoves(const char* name, int moves, const std::function<void(int)>& move) {
+    double total = 0, worst = 0;
+    for (int i = 0; i < moves; ++i) {
+        QElapsedTimer clock;
+        clock.start();
+        move(i);
+        QApplication::processEvents();
+        const double ms = static_cast<double>(clock.nsecsElapsed()) / 1e6;
+        total += ms;
+        worst = std::max(worst, ms);
+    }
+    std::cout << name << "_ms_mean " << total / moves << "\n"
+              << name << "_ms_worst " << worst << "\n";
+}
+
+} // namespace
+
+void timePictures(MainWindow& window, int moves) {
+    window.showView(QStringLiteral("frame"));
+    auto& frame = window.view<FrameView>();
+    frame.settle();
+    QApplication::processEvents();
+    timeMoves("split", moves, [&](int i) { frame.picture().setSplit(0.1 + 0.01 * (i % 80)); });
+    window.showView(QStringLiteral("recipes"));
+    QApplication::processEvents();
+    auto& tone = window.view<RecipesView>().tone();
+    const auto start = tone.look();
+    timeMoves("recipe", moves, [&](int i) {
+        emit tone.dragged(withValue(start, LookHandle::Shoulder, 0.6 + 0.004 * (i % 80)));
+    });
 }
 
 void timeMotion(MainWindow& window, int seconds) {

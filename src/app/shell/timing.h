@@ -9,6 +9,10 @@ class MainWindow;
 /// (`drag_ms_mean`, `drag_ms_worst`) and of the picture's painting alone (`paint_ms_mean`).
 void timeDrag(MainWindow& window, int moves);
 
+/// Drags the split of the Frame step and the shoulder of the first recipe, both to the finished
+/// repaint: `split_ms_mean`, `split_ms_worst`, `recipe_ms_mean`, `recipe_ms_worst`.
+void timePictures(MainWindow& window, int moves);
+
 /// Plays the Cadence step's motion for some seconds, past its caution, and prints repaints a second
 /// (`repaints_per_s`) and the processor time it took of one core (`core_percent`).
 void timeMotion(MainWindow& window, int seconds);

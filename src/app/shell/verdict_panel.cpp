@@ -29,13 +29,15 @@ VerdictPanel::VerdictPanel(Actions& actions, const Style& style, QWidget* parent
     line().setObjectName(QStringLiteral("curve-source"));
     connect(&actions.document().verdicts(), &Verdicts::judged, this, &VerdictPanel::refresh);
     connect(&actions.document(), &ShootDocument::selectionChanged, this, &VerdictPanel::refresh);
-    connect(this, &FindingList::remedyChosen, &actions, [this](const QString& name, Edit edit) {
-        // One of an earlier value would take back what was changed since: show the present ones.
-        if (m_shown == m_actions.document().value())
-            m_actions.apply(name, edit);
-        else
-            refresh();
-    });
+    connect(this, &FindingList::remedyChosen, &actions,
+            [this](const QString& name, const Edit& edit) {
+                // One of an earlier value would take back what was changed since: show the present
+                // ones.
+                if (m_shown == m_actions.document().value())
+                    m_actions.apply(name, edit);
+                else
+                    refresh();
+            });
     connect(this, &FindingList::accepted, &actions, &Actions::accept);
     connect(this, &FindingList::withdrawn, &actions, &Actions::withdrawAcceptance);
     refresh();

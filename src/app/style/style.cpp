@@ -123,7 +123,7 @@ void Style::applyTo(QApplication& application) const {
             "QPushButton:hover,QToolButton:hover{border-color:%5}"
             "QPushButton:focus,QToolButton:focus,QLineEdit:focus,QComboBox:focus{"
             "border:1px solid %5}"
-            "QPushButton:disabled{color:%6}"
+            "QPushButton:disabled,QComboBox:disabled,QLineEdit:disabled{color:%6}"
             "QPushButton:checked{background:%7;border-color:%5;color:%5}"
             "QPushButton[quiet=\"true\"]{background:transparent;border-color:transparent;color:%9;"
             "padding:1px 2px}"

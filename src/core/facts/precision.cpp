@@ -52,7 +52,14 @@ Precision precisionAt(const SetupContext& context, BitDepth depth, double contra
                            : context.codec->chroma == Chroma::C422 ? 0.5
                                                                    : 1.0;
     const double low = std::ceil(at.noiseFloor.value()), high = std::floor(at.clip.value() - 0.5);
-    for (double stops = low; stops <= high; stops += 1) {
+    std::vector<double> all;
+    for (double stops = low; stops <= high; stops += 1)
+        all.push_back(stops);
+    // Noise is least where the recording ends, which is where smooth skies are.
+    const double last = at.clip.value() - 0.5;
+    if (!all.empty() && last > all.back() + 0.25)
+        all.push_back(last);
+    for (const double stops : all) {
         const auto row = rowAt(context, at, depth, Stops(stops), contrast);
         if (row.bands) {
             result.firstBand = result.bands ? result.firstBand : row.recorded;

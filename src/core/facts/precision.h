@@ -25,7 +25,8 @@ inline constexpr double kHidingNoise = 0.5;
 
 struct Precision {
     BitDepth depth;
-    std::vector<PrecisionAt> stops; ///< each whole stop between the noise floor and the clip
+    std::vector<PrecisionAt> stops; ///< each whole stop between the noise floor and the clip,
+                                    ///< and half a stop under the clip
     /// How much the matrix to the BT.709 display multiplies chroma steps and noise, for red, green
     /// and blue: the norms of its rows. 1 for a recording in BT.709.
     std::array<double, 3> chromaGain{};

@@ -179,9 +179,10 @@ void addPerson(const Placing& p, double x, std::vector<Surface>& out) {
     head.downFall = Stops(-0.3);
     out.push_back(head);
     if (const auto* fill = p.shadedSkin()) { // the side of the face the key does not reach
-        auto cheek = p.of(fill, {x + 0.006, 0.33, 0.052, 0.25}, skin);
+        auto cheek = p.of(fill, {x + 0.014, 0.33, 0.044, 0.25}, skin);
         cheek.shape = SurfaceShape::Oval;
-        cheek.softEdge = 0.06;
+        cheek.softEdge = 0.03;
+        cheek.probe = {x + 0.028, 0.475, 0.014, 0.04}; // under the eye
         cheek.subject = true;
         out.push_back(cheek);
     }

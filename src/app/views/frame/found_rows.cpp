@@ -14,6 +14,7 @@ namespace bslate::app {
 namespace {
 
 constexpr double kLine = 19;
+constexpr int kNumbers = 70;    // the room of both columns
 constexpr Stops kAway{1.0 / 3}; // common practice, no source
 
 bool isAway(const FoundPatch& patch) {
@@ -100,15 +101,18 @@ double FoundRows::paintPatches(QPainter& painter) const {
     const auto row = [&](double top, const QString& name, const QString& planned,
                          const QString& found, const QColor& ink) {
         painter.setPen(t.muted);
-        painter.drawText(QRectF(0, top, width() - 100, kLine), Qt::AlignVCenter,
-                         elided(name, painter.font(), width() - 100));
-        painter.drawText(QRectF(width() - 100, top, 50, kLine), Qt::AlignVCenter | Qt::AlignRight,
+        painter.drawText(QRectF(0, top, width() - kNumbers, kLine), Qt::AlignVCenter,
+                         elided(name, painter.font(), width() - kNumbers));
+        painter.drawText(QRectF(0, top, width() - 40, kLine), Qt::AlignVCenter | Qt::AlignRight,
                          planned);
         painter.setPen(ink);
-        painter.drawText(QRectF(width() - 50, top, 48, kLine), Qt::AlignVCenter | Qt::AlignRight,
+        painter.drawText(QRectF(0, top, width() - 2, kLine), Qt::AlignVCenter | Qt::AlignRight,
                          found);
     };
-    row(0, tr("Percent"), tr("planned"), tr("found"), t.muted);
+    painter.setPen(t.muted);
+    painter.drawText(QRectF(0, 0, width(), kLine), Qt::AlignVCenter, tr("Percent"));
+    painter.drawText(QRectF(0, 0, width() - 2, kLine), Qt::AlignVCenter | Qt::AlignRight,
+                     tr("planned  found"));
     double top = kLine;
     for (const auto& patch : m_images->patches) {
         row(top, toQt(patch.name), percent(patch.planned), percent(patch.found),

@@ -1,6 +1,7 @@
 // What the Frame step draws, and when: pictures first, then the encoder, on a thread.
 #include "app/document/text.h"
 #include "app/views/frame/frame_view.h"
+#include "core/quantity/print.h"
 
 #include <QLabel>
 
@@ -98,7 +99,7 @@ QString FrameView::subtitle(const FrameImages& images) const {
             images.coded->noiseKept
                 ? tr(", %1 of the noise kept").arg(toQt(print(*images.coded->noiseKept)))
                 : QString();
-        return tr("drawn from the patches, through %1 at %2%3")
+        return tr("drawn from the patches, through the encoder:\n%1 at %2%3")
             .arg(toQt(images.coded->standard), toQt(print(images.coded->rate)), kept);
     }
     const auto& side = m_sides.front();

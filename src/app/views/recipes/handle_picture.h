@@ -19,6 +19,7 @@ public:
     void show(const Look& look, const Look& other);
     void setHeld(LookHandle handle);
     [[nodiscard]] LookHandle held() const { return m_held; }
+    [[nodiscard]] const Look& look() const { return m_look; }
     [[nodiscard]] virtual QPointF placeOf(LookHandle handle) const = 0;
 
 signals:
@@ -33,7 +34,6 @@ protected:
     [[nodiscard]] virtual Look lookAt(LookHandle handle, QPointF place) const = 0;
     /// Up makes it more of itself (1) or less (-1).
     [[nodiscard]] virtual int upIs(LookHandle) const { return 1; }
-    [[nodiscard]] const Look& look() const { return m_look; }
     [[nodiscard]] const Look& other() const { return m_other; }
     [[nodiscard]] const Style& style() const { return m_style; }
     void paintHandles(QPainter& painter) const;

@@ -109,8 +109,7 @@ void HueRing::paintEvent(QPaintEvent*) {
         QLineF(line().center().x(), line().top() - 3, line().center().x(), line().bottom() + 3));
     painter.setFont(Style::font(TextRole::Secondary));
     painter.setPen(t.muted);
-    painter.drawText(QRectF(10, 6, width() - 20.0, 16), Qt::AlignLeft,
-                     tr("Hues, outwards lighter"));
+    painter.drawText(QRectF(10, 6, width() - 20.0, 16), Qt::AlignLeft, tr("outwards lighter"));
     painter.drawText(QRectF(10, line().top() - 22, width() - 20.0, 16), Qt::AlignLeft,
                      tr("Colourfulness"));
     paintHandles(painter);
