@@ -40,7 +40,8 @@ Recorded recordedAt(const SetupContext& context, const Evaluation& at, const Cod
 }
 
 DataRate codedRate(const CodingTask& task, const Coded& coded) {
-    const bool pairs = task.gop == Gop::Long && static_cast<int>(coded.sizes.size()) == 2 * kLongGroup;
+    const bool pairs =
+        task.gop == Gop::Long && static_cast<int>(coded.sizes.size()) == 2 * kLongGroup;
     const auto first = coded.sizes.begin() + (pairs ? kLongGroup : 0);
     const auto bytes = std::accumulate(first, coded.sizes.end(), DataSize(0));
     const auto frames = static_cast<double>(coded.sizes.end() - first);

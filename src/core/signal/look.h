@@ -31,7 +31,8 @@ struct Look {
     friend bool operator==(const Look&, const Look&) = default;
 };
 
-/// One that changes nothing of BT.709 under 100 %: no toe, no lift, the curve straight on beyond it.
+/// One that changes nothing of BT.709 under 100 %: no toe, no lift, the curve straight on beyond
+/// it.
 [[nodiscard]] Look neutralLook();
 
 using Rgb = std::array<double, 3>;
