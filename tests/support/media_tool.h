@@ -3,6 +3,7 @@
 #include "support/temporary_folder.h"
 
 #include <array>
+#include <charconv>
 #include <cmath>
 #include <cstdio>
 #include <fstream>
@@ -40,8 +41,10 @@ inline std::string readRaw(const std::filesystem::path& path) {
 /// The number behind a word, such as `average:` in what a filter tells; NaN when it is not there.
 inline double numberAfter(const std::string& said, const std::string& word) {
     const auto at = said.rfind(word);
-    return at == std::string::npos ? std::nan("")
-                                   : std::strtod(said.c_str() + at + word.size(), nullptr);
+    double number = std::nan("");
+    if (at != std::string::npos) // in no locale
+        std::from_chars(said.data() + at + word.size(), said.data() + said.size(), number);
+    return number;
 }
 
 } // namespace bslate::sample
