@@ -276,5 +276,22 @@ TEST_F(FrameStep, PatchesAreGivenAPlaceByHandAndByKey) {
     EXPECT_FALSE(place()) << "where its role belongs";
 }
 
+// On Light the scene is seen while something is moved, and not before.
+TEST_F(FrameStep, ASmallPictureIsThereWhileLightIsMoved) {
+    window->showView("light");
+    auto* live = window->findChild<QWidget*>(QStringLiteral("live-picture"));
+    ASSERT_TRUE(live);
+    EXPECT_FALSE(live->isVisible());
+    choose("1A");
+    EXPECT_FALSE(live->isVisible()) << "another setup is no move";
+    key(Qt::Key_Left);
+    ASSERT_TRUE(live->isVisible());
+    const auto darker = live->grab().toImage();
+    key(Qt::Key_Right);
+    key(Qt::Key_Right);
+    EXPECT_NE(live->grab().toImage(), darker);
+    EXPECT_TRUE(QTest::qWaitFor([&] { return !live->isVisible(); }, 3000)) << "gone again";
+}
+
 } // namespace
 } // namespace bslate::app

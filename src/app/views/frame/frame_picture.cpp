@@ -148,15 +148,16 @@ void FramePicture::paintSide(QPainter& painter, const Side& side, QPixmap& layer
     painter.drawPixmap(box.topLeft(), layer);
     painter.restore();
     painter.setFont(Style::font(TextRole::Secondary));
-    const double wide = QFontMetricsF(painter.font()).horizontalAdvance(side.caption) + 12;
-    if (wide > part.width())
+    const QString caption = elided(side.caption, painter.font(), part.width() - 24);
+    const double wide = QFontMetricsF(painter.font()).horizontalAdvance(caption) + 12;
+    if (part.width() < 60)
         return;
     const bool left = &side == &m_left;
     const QRectF label(left ? part.left() + 6 : part.right() - wide - 6, part.bottom() - 24, wide,
                        18);
     painter.fillRect(label, t.ground);
     painter.setPen(t.ink);
-    painter.drawText(label, Qt::AlignCenter, side.caption);
+    painter.drawText(label, Qt::AlignCenter, caption);
 }
 
 void FramePicture::paintProbes(QPainter& painter) const {

@@ -3,6 +3,7 @@
 #include "app/document/text.h"
 #include "app/views/light/light_canvas.h"
 #include "app/views/light/light_train.h"
+#include "app/views/light/live_picture.h"
 #include "app/widgets/quantity_edit.h"
 #include "core/facts/schools.h"
 #include "core/quantity/parse.h"
@@ -14,6 +15,8 @@
 #include <QKeyEvent>
 #include <QLabel>
 #include <QVBoxLayout>
+
+#include <utility>
 
 namespace bslate::app {
 
@@ -28,7 +31,8 @@ LightView::LightView(Actions& actions, const Style& style, QWidget* parent)
               const auto reading = parseLightReading(fromQt(text));
               return reading ? std::nullopt : std::optional(messageOf(reading.error()));
           },
-          this)) {
+          this))
+    , m_live(new LivePicture(style, this)) {
     setObjectName(QStringLiteral("light-view"));
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 14, 16, 10);
@@ -148,6 +152,23 @@ void LightView::refresh() {
     m_safety->setVisible(!warnings.isEmpty());
     m_train->refresh();
     m_canvas->refresh();
+    showLive();
+}
+
+// While something is moved: a value other than the one before it, of the same setup.
+void LightView::showLive() {
+    auto& document = m_actions.document();
+    const auto before = std::exchange(m_shown, document.value());
+    const auto setup = std::exchange(m_shownSetup, document.setupId());
+    if (!before || before == m_shown || setup != m_shownSetup || !document.setup())
+        return;
+    const auto context = resolve(document.shoot(), *document.setup());
+    const auto* at = document.evaluation();
+    if (!context || !at)
+        return m_live->hide();
+    m_live->move(QRect(m_canvas->pos(), m_canvas->size()).bottomRight() -
+                 QPoint(m_live->width() + 8, m_live->height() + 8));
+    m_live->showFor(*context, *at);
 }
 
 QString LightView::subtitle() const {

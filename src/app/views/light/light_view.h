@@ -12,6 +12,7 @@ namespace bslate::app {
 
 class LightCanvas;
 class LightTrain;
+class LivePicture;
 class QuantityEdit;
 
 /// The Light step: the train of controls over the picture.
@@ -35,6 +36,7 @@ private:
     void buildHeader(QVBoxLayout& column);
     void typePatch(const QString& patchId, QPoint at);
     void cycleGhost();
+    void showLive();
     [[nodiscard]] QString subtitle() const;
 
     Actions& m_actions;
@@ -49,6 +51,9 @@ private:
     QLabel* m_hint;
     QuantityEdit* m_patchEdit;
     QString m_typedPatch;
+    LivePicture* m_live;
+    ShootDocument::Value m_shown; ///< and of which setup
+    QString m_shownSetup;
 };
 
 } // namespace bslate::app
