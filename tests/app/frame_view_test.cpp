@@ -285,11 +285,11 @@ TEST_F(FrameStep, ASmallPictureIsThereWhileLightIsMoved) {
     choose("1A");
     EXPECT_FALSE(live->isVisible()) << "another setup is no move";
     key(Qt::Key_Left);
-    ASSERT_TRUE(live->isVisible());
+    ASSERT_TRUE(QTest::qWaitFor([&] { return live->isVisible(); }, 3000));
     const auto darker = live->grab().toImage();
     key(Qt::Key_Right);
     key(Qt::Key_Right);
-    EXPECT_NE(live->grab().toImage(), darker);
+    EXPECT_TRUE(QTest::qWaitFor([&] { return live->grab().toImage() != darker; }, 3000));
     EXPECT_TRUE(QTest::qWaitFor([&] { return !live->isVisible(); }, 3000)) << "gone again";
 }
 

@@ -5,6 +5,7 @@
 #include "app/views/light/light_train.h"
 #include "app/views/light/live_picture.h"
 #include "app/widgets/quantity_edit.h"
+#include "core/facts/evaluate.h"
 #include "core/facts/schools.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
@@ -14,11 +15,17 @@
 #include <QComboBox>
 #include <QKeyEvent>
 #include <QLabel>
+#include <QTimer>
 #include <QVBoxLayout>
 
 #include <utility>
 
 namespace bslate::app {
+namespace {
+
+constexpr int kLiveMs = 60; // between two live pictures
+
+} // namespace
 
 LightView::LightView(Actions& actions, const Style& style, QWidget* parent)
     : StepView(style, parent)
@@ -32,7 +39,8 @@ LightView::LightView(Actions& actions, const Style& style, QWidget* parent)
               return reading ? std::nullopt : std::optional(messageOf(reading.error()));
           },
           this))
-    , m_live(new LivePicture(style, this)) {
+    , m_live(new LivePicture(style, this))
+    , m_liveLater(new QTimer(this)) {
     setObjectName(QStringLiteral("light-view"));
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 14, 16, 10);
@@ -71,6 +79,9 @@ LightView::LightView(Actions& actions, const Style& style, QWidget* parent)
     connect(&m_actions.document(), &ShootDocument::changed, this, &LightView::refresh);
     connect(&m_actions.document(), &ShootDocument::selectionChanged, this, &LightView::refresh);
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+    m_liveLater->setSingleShot(true);
+    m_liveLater->setInterval(kLiveMs);
+    connect(m_liveLater, &QTimer::timeout, this, &LightView::makeLive);
     setFocusPolicy(Qt::StrongFocus);
     refresh();
 }
@@ -160,8 +171,14 @@ void LightView::showLive() {
     auto& document = m_actions.document();
     const auto before = std::exchange(m_shown, document.value());
     const auto setup = std::exchange(m_shownSetup, document.setupId());
-    if (!before || before == m_shown || setup != m_shownSetup || !document.setup())
-        return;
+    if (before && before != m_shown && setup == m_shownSetup && !m_liveLater->isActive())
+        m_liveLater->start(); // not restarted: it comes during a drag, and the hand goes first
+}
+
+void LightView::makeLive() {
+    auto& document = m_actions.document();
+    if (!document.setup())
+        return m_live->hide();
     const auto context = resolve(document.shoot(), *document.setup());
     const auto* at = document.evaluation();
     if (!context || !at)

@@ -7,6 +7,7 @@
 class QVBoxLayout;
 class QComboBox;
 class QLabel;
+class QTimer;
 
 namespace bslate::app {
 
@@ -37,6 +38,7 @@ private:
     void typePatch(const QString& patchId, QPoint at);
     void cycleGhost();
     void showLive();
+    void makeLive();
     [[nodiscard]] QString subtitle() const;
 
     Actions& m_actions;
@@ -52,6 +54,7 @@ private:
     QuantityEdit* m_patchEdit;
     QString m_typedPatch;
     LivePicture* m_live;
+    QTimer* m_liveLater;
     ShootDocument::Value m_shown; ///< and of which setup
     QString m_shownSetup;
 };
