@@ -113,14 +113,14 @@ BSLATE_WIDE void moveTo(std::uint32_t* __restrict into, std::uint16_t* __restric
     }
 }
 
-// What one thread counts: luma, red, green, blue of each column, moved on to what all have counted
-// before 16 bits overflow.
-struct BandCounts {
-    std::array<std::vector<std::uint16_t>, 4> fine;
+// Luma, red, green, blue of each column, and colours.
+template<class Fine>
+struct Counts {
+    std::array<std::vector<Fine>, 4> fine;
     std::array<std::vector<std::uint32_t>, 4> codes; // of depths with more than the fine levels
     std::vector<std::uint32_t> colour;
 
-    explicit BandCounts(const Counting& by)
+    explicit Counts(const Counting& by)
         : colour(std::size_t{256} * 256) {
         for (std::size_t c = 0; c < 4; ++c) {
             fine[c].resize(static_cast<std::size_t>(by.wish.columns) *
@@ -131,21 +131,14 @@ struct BandCounts {
     }
 };
 
-// What all threads have counted.
-struct AllCounts {
-    std::array<std::vector<std::uint32_t>, 4> fine, codes;
-    std::vector<std::uint32_t> colour;
+// What one thread counts, moved on to what all have counted before 16 bits overflow.
+using BandCounts = Counts<std::uint16_t>;
+
+struct AllCounts : Counts<std::uint32_t> {
     std::mutex adding;
 
     explicit AllCounts(const Counting& by)
-        : colour(std::size_t{256} * 256) {
-        for (std::size_t c = 0; c < 4; ++c) {
-            fine[c].resize(static_cast<std::size_t>(by.wish.columns) *
-                           static_cast<std::size_t>(by.fineLevels));
-            if (by.fineShift > 0)
-                codes[c].resize(static_cast<std::size_t>(by.top) + 1);
-        }
-    }
+        : Counts(by) {}
     void takeFine(BandCounts& band) {
         const std::lock_guard lock(adding);
         for (std::size_t c = 0; c < 4; ++c)

@@ -44,12 +44,12 @@ class AgainstMediaLibrary : public ::testing::Test {
 public:
     [[nodiscard]] std::string file(const char* name) const { return (folder / name).string(); }
     std::string compare(const char* filter, const Bytes& a, const Bytes& b, PictureSize size) {
-        sample::writeRaw(file("a.raw"), a);
-        sample::writeRaw(file("b.raw"), b);
+        sample::writeRaw(file("first.bin"), a);
+        sample::writeRaw(file("second.bin"), b);
         const std::string form = "-f rawvideo -pix_fmt gbrp -s " + std::to_string(size.width) +
                                  "x" + std::to_string(size.height) + " -i ";
-        return mediaTool(form + file("a.raw") + " " + form + file("b.raw") + " -lavfi " + filter +
-                         " -f null -");
+        return mediaTool(form + file("first.bin") + " " + form + file("second.bin") + " -lavfi " +
+                         filter + " -f null -");
     }
     sample::TemporaryFolder folder;
 };
@@ -83,13 +83,13 @@ TEST_F(AgainstMediaLibrary, StructureIsItsFilters) {
 TEST_F(AgainstMediaLibrary, WaveformCountsAreItsOwn) {
     constexpr PictureSize kSize{96, 120};
     const auto planes = noisy(kSize, 25, 3);
-    sample::writeRaw(file("in.raw"), planes);
+    sample::writeRaw(file("in.bin"), planes);
     const std::string size = std::to_string(kSize.width) + "x" + std::to_string(kSize.height);
-    mediaTool("-f rawvideo -pix_fmt gbrp -s " + size + " -i " + file("in.raw") +
+    mediaTool("-f rawvideo -pix_fmt gbrp -s " + size + " -i " + file("in.bin") +
               " -vf waveform=mode=column:intensity=0.004:mirror=1:display=overlay:components=7:"
               "filter=lowpass -frames:v 1 -f rawvideo " +
-              file("out.raw"));
-    const auto theirs = sample::readRaw(file("out.raw"));
+              file("out.bin"));
+    const auto theirs = sample::readRaw(file("out.bin"));
     ASSERT_EQ(theirs.size(), 3u * 256 * 96) << "three planes, a row for each code";
     CodeFrame frame{BitDepth{8}, CodeRange::Full, Planes<std::uint16_t>(kSize)};
     constexpr std::size_t kOrder[] = {1, 2, 0}; // its planes are green, blue, red
@@ -114,8 +114,8 @@ TEST_F(AgainstMediaLibrary, ColourBarsReadAsTheirCodes) {
     constexpr PictureSize kSize{1280, 720};
     mediaTool("-f lavfi -i smptehdbars=size=1280x720:rate=24 -frames:v 1 -pix_fmt yuv444p10le "
               "-f rawvideo " +
-              file("bars.raw"));
-    const auto raw = sample::readRaw(file("bars.raw"));
+              file("bars.bin"));
+    const auto raw = sample::readRaw(file("bars.bin"));
     ASSERT_EQ(raw.size(), 3 * 2 * kSize.pixels());
     YcbcrFrame bars{kSize, BitDepth{10}, CodeRange::Legal, Chroma::C444, {}};
     for (std::size_t p = 0; p < 3; ++p) {
