@@ -3,9 +3,10 @@
 #include <cstdint>
 
 /// Before a function with a loop: the compiler makes vectors of it, a version for wider registers
-/// too, and the right one is picked when the program starts.
+/// too, and the right one is picked when the program starts. A level of processors is named, since
+/// a single one ("arch=haswell") would be picked on that one only.
 #if defined(__GNUC__) && !defined(__clang__) && defined(__x86_64__)
-#define BSLATE_WIDE __attribute__((target_clones("arch=haswell", "default"), optimize("O3")))
+#define BSLATE_WIDE __attribute__((target_clones("arch=x86-64-v3", "default"), optimize("O3")))
 #else
 #define BSLATE_WIDE
 #endif

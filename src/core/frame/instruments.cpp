@@ -41,17 +41,17 @@ placesIn(const Steps& by, const std::uint16_t* __restrict red,
          std::uint16_t* __restrict lumas, std::uint16_t* __restrict colours, std::size_t count) {
     const std::uint32_t ofRed = by.red, ofGreen = by.green, ofBlue = by.blue;
     const auto perBlue = static_cast<Real>(by.perBlue), perRed = static_cast<Real>(by.perRed);
-    constexpr Real kMiddle{128.5}, kMost{255};
+    constexpr Real kMiddle{128.5};
     for (std::size_t i = 0; i < count; ++i) {
         const std::uint32_t luma =
             (ofRed * red[i] + ofGreen * green[i] + ofBlue * blue[i] + (1u << 15)) >> 16;
         lumas[i] = static_cast<std::uint16_t>(luma);
         const auto own = static_cast<std::int32_t>(luma);
-        const Real b = static_cast<Real>(static_cast<std::int32_t>(blue[i]) - own) * perBlue;
-        const Real r = static_cast<Real>(static_cast<std::int32_t>(red[i]) - own) * perRed;
-        const auto column =
-            static_cast<std::int32_t>(std::min(std::max(b + kMiddle, Real{0}), kMost));
-        const auto row = static_cast<std::int32_t>(std::min(std::max(r + kMiddle, Real{0}), kMost));
+        const auto step = [own](std::uint16_t code, Real per) {
+            const Real at = static_cast<Real>(static_cast<std::int32_t>(code) - own) * per;
+            return std::min(std::max(static_cast<std::int32_t>(at + kMiddle), 0), 255);
+        };
+        const std::int32_t column = step(blue[i], perBlue), row = step(red[i], perRed);
         colours[i] = static_cast<std::uint16_t>(row * 256 + column);
     }
 }
@@ -105,111 +105,106 @@ BSLATE_WIDE void addTo(std::uint32_t* __restrict into, const std::uint32_t* __re
         into[i] += more[i];
 }
 
-BSLATE_WIDE void moveTo(std::uint32_t* __restrict into, std::uint16_t* __restrict from,
-                        std::size_t count) {
-    for (std::size_t i = 0; i < count; ++i) {
-        into[i] += from[i];
-        from[i] = 0;
-    }
-}
+// The four counts of a level lie together: of a pixel without colour they are in one line of the
+// cache, and never a multiple of 4096 bytes apart, which would keep each waiting for the others.
+constexpr std::size_t kChannels = 4;
 
-// Luma, red, green, blue of each column, and colours.
-template<class Fine>
-struct Counts {
-    std::array<std::vector<Fine>, 4> fine;
-    std::array<std::vector<std::uint32_t>, 4> codes; // of depths with more than the fine levels
+// As many columns of a waveform are counted at once as a core's second cache holds with the
+// colours.
+constexpr int kStripColumns = 128;
+
+// What one thread counts of its own columns: 16 bits wide while rows are counted, and moved on to
+// the sums before they overflow.
+struct StripCounts {
+    std::vector<std::uint16_t> fine;                 // by column of the strip, level, channel
+    std::array<std::vector<std::uint32_t>, 4> codes; // by channel: each code
     std::vector<std::uint32_t> colour;
 
-    explicit Counts(const Counting& by)
-        : colour(std::size_t{256} * 256) {
-        for (std::size_t c = 0; c < 4; ++c) {
-            fine[c].resize(static_cast<std::size_t>(by.wish.columns) *
-                           static_cast<std::size_t>(by.fineLevels));
-            if (by.fineShift > 0)
-                codes[c].resize(static_cast<std::size_t>(by.top) + 1);
-        }
-    }
-};
-
-// What one thread counts, moved on to what all have counted before 16 bits overflow.
-using BandCounts = Counts<std::uint16_t>;
-
-struct AllCounts : Counts<std::uint32_t> {
-    std::mutex adding;
-
-    explicit AllCounts(const Counting& by)
-        : Counts(by) {}
-    void takeFine(BandCounts& band) {
-        const std::lock_guard lock(adding);
-        for (std::size_t c = 0; c < 4; ++c)
-            moveTo(fine[c].data(), band.fine[c].data(), fine[c].size());
-    }
-    void take(BandCounts& band) {
-        takeFine(band);
-        const std::lock_guard lock(adding);
-        for (std::size_t c = 0; c < 4; ++c)
-            addTo(codes[c].data(), band.codes[c].data(), codes[c].size());
-        addTo(colour.data(), band.colour.data(), colour.size());
+    explicit StripCounts(const Counting& by)
+        : fine(kChannels * kStripColumns * static_cast<std::size_t>(by.fineLevels))
+        , colour(std::size_t{256} * 256) {
+        for (auto& own : codes)
+            own.resize(static_cast<std::size_t>(by.top) + 1);
     }
 };
 
 // The pixels of one column of one row: spelled out, since this is what all the time goes into.
+template<bool Shifted>
 void countColumn(const std::array<const std::uint16_t*, 4>& all, const std::uint16_t* colours,
-                 int shift, std::size_t first, std::size_t behind, std::size_t place,
-                 BandCounts& into) {
-    std::uint16_t* const luma = into.fine[0].data() + place;
-    std::uint16_t* const red = into.fine[1].data() + place;
-    std::uint16_t* const green = into.fine[2].data() + place;
-    std::uint16_t* const blue = into.fine[3].data() + place;
-    std::uint32_t* const colour = into.colour.data();
+                 int shift, std::size_t first, std::size_t behind, std::uint16_t* fine,
+                 std::uint32_t* colour) {
+    const auto place = [shift](std::uint16_t code) {
+        return kChannels * static_cast<std::size_t>(Shifted ? code >> shift : code);
+    };
     for (std::size_t x = first; x < behind; ++x) {
-        ++luma[all[0][x] >> shift];
-        ++red[all[1][x] >> shift];
-        ++green[all[2][x] >> shift];
-        ++blue[all[3][x] >> shift];
+        ++fine[place(all[0][x])];
+        ++fine[place(all[1][x]) + 1];
+        ++fine[place(all[2][x]) + 2];
+        ++fine[place(all[3][x]) + 3];
         ++colour[colours[x]];
     }
 }
 
-void countRow(const Counting& by, int y, RowPlaces& places, BandCounts& into) {
-    const auto start = by.frame.codes.at(0, y);
-    const auto width = static_cast<std::size_t>(by.frame.codes.size.width);
+// Columns of the waveform, and the pixels of each row that are counted in them.
+struct Strip {
+    int first, behind;
+};
+
+void countRow(const Counting& by, int y, Strip strip, RowPlaces& places, StripCounts& into) {
+    const auto left = static_cast<std::size_t>(by.starts[static_cast<std::size_t>(strip.first)]);
+    const auto right = static_cast<std::size_t>(by.starts[static_cast<std::size_t>(strip.behind)]);
+    const auto start = by.frame.codes.at(0, y) + left;
     std::array<const std::uint16_t*, 4> all{places.luma.data()};
     for (std::size_t c = 0; c < 3; ++c)
         all[c + 1] = by.frame.codes.plane[c].data() + start;
     const auto placesOf = by.frame.depth.bits <= kMostQuickBits ? quickPlaces : exactPlaces;
-    placesOf(by.steps, all[1], all[2], all[3], places.luma.data(), places.colour.data(), width);
-    for (std::size_t column = 0; column + 1 < by.starts.size(); ++column)
-        countColumn(all, places.colour.data(), by.fineShift,
-                    static_cast<std::size_t>(by.starts[column]),
-                    static_cast<std::size_t>(by.starts[column + 1]),
-                    column * static_cast<std::size_t>(by.fineLevels), into);
+    placesOf(by.steps, all[1], all[2], all[3], places.luma.data(), places.colour.data(),
+             right - left);
+    const auto count = by.fineShift > 0 ? countColumn<true> : countColumn<false>;
+    auto* fine = into.fine.data();
+    for (auto column = static_cast<std::size_t>(strip.first);
+         column < static_cast<std::size_t>(strip.behind); ++column) {
+        count(all, places.colour.data(), by.fineShift,
+              static_cast<std::size_t>(by.starts[column]) - left,
+              static_cast<std::size_t>(by.starts[column + 1]) - left, fine, into.colour.data());
+        fine += kChannels * static_cast<std::size_t>(by.fineLevels);
+    }
     if (by.fineShift > 0)
-        for (std::size_t c = 0; c < 4; ++c)
-            for (std::size_t x = 0; x < width; ++x)
+        for (std::size_t c = 0; c < kChannels; ++c)
+            for (std::size_t x = 0; x < right - left; ++x)
                 ++into.codes[c][all[c][x]];
 }
 
-// Histograms, and waveforms of kWaveLevels, are sums of what was counted; the rest is read off
-// the histograms.
-Instruments instrumentsOf(const Counting& by, AllCounts& counts) {
-    Instruments all;
+// A strip's counts are added to its columns of the waveforms, and to the histograms where each
+// level is a code; they are zero again then.
+void sumUp(const Counting& by, Strip strip, StripCounts& counts, Instruments& all) {
     const auto levels = static_cast<std::size_t>(by.fineLevels);
     const int coarser = std::min(by.frame.depth.bits, kMostFineBits) - 8;
-    for (std::size_t c = 0; c < 4; ++c) {
-        all.waveform[c].columns = by.wish.columns;
-        all.waveform[c].counts.resize(static_cast<std::size_t>(by.wish.columns) * kWaveLevels);
-        std::vector<std::uint32_t> sums(levels);
-        for (std::size_t column = 0; column < static_cast<std::size_t>(by.wish.columns); ++column) {
-            const auto* own = counts.fine[c].data() + column * levels;
-            auto* wave = all.waveform[c].counts.data() + column * kWaveLevels;
-            addTo(sums.data(), own, levels);
-            for (std::size_t level = 0; level < levels; ++level)
-                wave[level >> coarser] += own[level];
-        }
-        all.histogram[c] = by.fineShift > 0 ? std::move(counts.codes[c]) : std::move(sums);
+    auto* own = counts.fine.data();
+    for (auto column = static_cast<std::size_t>(strip.first);
+         column < static_cast<std::size_t>(strip.behind); ++column)
+        for (std::size_t level = 0; level < levels; ++level)
+            for (std::size_t c = 0; c < kChannels; ++c, ++own) {
+                all.waveform[c].counts[column * kWaveLevels + (level >> coarser)] += *own;
+                if (by.fineShift == 0)
+                    counts.codes[c][level] += *own;
+                *own = 0;
+            }
+}
+
+void countStrip(const Counting& by, Strip strip, RowPlaces& places, StripCounts& counts,
+                Instruments& all) {
+    const int most = by.mostRows();
+    for (int y = 0; y < by.frame.codes.size.height; ++y) {
+        countRow(by, y, strip, places, counts);
+        if (y % most == most - 1)
+            sumUp(by, strip, counts, all);
     }
-    all.colour.counts = std::move(counts.colour);
+    sumUp(by, strip, counts, all);
+}
+
+// What is read off the histograms.
+void readHistograms(const Counting& by, Instruments& all) {
     for (std::size_t c = 0; c < 3; ++c)
         all.atTop[c] = all.histogram[c + 1].back();
     const auto& lumas = all.histogram[0];
@@ -218,33 +213,39 @@ Instruments instrumentsOf(const Counting& by, AllCounts& counts) {
         all.lumaSum += static_cast<double>(code) * lumas[code];
     }
     if (!by.wish.zebra)
-        return all;
+        return;
     const auto depth = by.frame.depth;
     const int behind = codeFrom(by.wish.zebra->to, depth);
     const bool on = levelOfCode(behind, depth) <= by.wish.zebra->to + Level(1e-9);
     const int last = std::min(by.top, on ? behind : behind - 1);
     for (int code = std::max(0, codeFrom(by.wish.zebra->from, depth)); code <= last; ++code)
         all.zebra += lumas[static_cast<std::size_t>(code)];
-    return all;
 }
 
 } // namespace
 
 Instruments measure(const CodeFrame& frame, const InstrumentWish& wish) {
     const Counting by(frame, wish);
-    AllCounts all(by);
-    overCores(frame.codes.size.height, [&](int first, int behind) {
-        BandCounts own(by);
+    Instruments all;
+    for (std::size_t c = 0; c < kChannels; ++c) {
+        all.waveform[c].columns = by.wish.columns;
+        all.waveform[c].counts.resize(static_cast<std::size_t>(by.wish.columns) * kWaveLevels);
+        all.histogram[c].resize(static_cast<std::size_t>(by.top) + 1);
+    }
+    all.colour.counts.resize(std::size_t{256} * 256);
+    std::mutex adding;
+    overCores(by.wish.columns, [&](int first, int behind) {
+        StripCounts own(by);
         RowPlaces places(static_cast<std::size_t>(frame.codes.size.width));
-        const int most = by.mostRows();
-        for (int y = first; y < behind; ++y) {
-            countRow(by, y, places, own);
-            if ((y - first) % most == most - 1)
-                all.takeFine(own);
-        }
-        all.take(own);
+        for (int from = first; from < behind; from += kStripColumns)
+            countStrip(by, {from, std::min(from + kStripColumns, behind)}, places, own, all);
+        const std::lock_guard lock(adding);
+        for (std::size_t c = 0; c < kChannels; ++c)
+            addTo(all.histogram[c].data(), own.codes[c].data(), own.codes[c].size());
+        addTo(all.colour.counts.data(), own.colour.data(), own.colour.size());
     });
-    return instrumentsOf(by, all);
+    readHistograms(by, all);
+    return all;
 }
 
 Level meanLevel(const Instruments& instruments, BitDepth depth) {

@@ -78,7 +78,21 @@ TEST_P(InstrumentCounts, AreThoseOfASlowSecondLook) {
 
 INSTANTIATE_TEST_SUITE_P(Frame, InstrumentCounts,
                          ::testing::Values(SlowCase{{160, 90}, 10, 64}, SlowCase{{97, 211}, 8, 500},
-                                           SlowCase{{1, 1}, 12, 1}, SlowCase{{300, 200}, 16, 7}));
+                                           SlowCase{{1, 1}, 12, 1}, SlowCase{{300, 200}, 16, 7},
+                                           SlowCase{{620, 30}, 10, 310}));
+
+// A level of one column holds more than is counted in 16 bits at once.
+TEST(Instruments, CountEveryPixelOfAFlatPicture) {
+    CodeFrame frame{BitDepth{10}, CodeRange::Full, Planes<std::uint16_t>({3000, 60})};
+    for (auto& plane : frame.codes.plane)
+        std::fill(plane.begin(), plane.end(), std::uint16_t{400});
+    const auto seen = measure(frame, {{}, 1, std::nullopt});
+    for (std::size_t c = 0; c < 4; ++c) {
+        EXPECT_EQ(seen.histogram[c][400], 180'000u);
+        EXPECT_EQ(seen.waveform[c].at(0, 100), 180'000u);
+    }
+    EXPECT_EQ(seen.colour.counts[128 * 256 + 128], 180'000u);
+}
 
 // ITU-R BT.709-6: yellow of 100 % bars is 92.78 % luma (0.2126 + 0.7152), 8-bit legal code 219.
 TEST(Instruments, YellowBarOfTheRecommendation) {
