@@ -7,6 +7,7 @@
 #include <array>
 #include <cmath>
 #include <optional>
+#include <string_view>
 #include <vector>
 
 namespace bslate::helper {
@@ -68,9 +69,10 @@ int bitsOf(const OIIO::ImageSpec& spec) {
 }
 
 Result<io::Still> takeLight(OIIO::ImageInput& file, const OIIO::ImageSpec& spec,
-                            const std::array<int, 3>& channels) {
+                            const std::array<int, 3>& channels, bool ofSensor) {
     io::Still still;
     still.bits = 0;
+    still.ofSensor = ofSensor;
     still.light = Image({spec.width, spec.height});
     const auto wide = static_cast<std::size_t>(spec.nchannels);
     std::vector<float> row(static_cast<std::size_t>(spec.width) * wide);
@@ -96,7 +98,11 @@ Result<io::Still> takeLight(OIIO::ImageInput& file, const OIIO::ImageSpec& spec,
 
 Result<io::Still> decodedStill(const std::string& path) {
     OIIO::attribute("threads", 1);
-    const auto file = OIIO::ImageInput::open(path);
+    // What a camera's sensor gathered, in its own channels under its own white: not a picture that
+    // was developed.
+    OIIO::ImageSpec asked;
+    asked.attribute("raw:ColorSpace", "raw");
+    const auto file = OIIO::ImageInput::open(path, &asked);
     if (!file)
         return refused(OIIO::geterror(), "a picture that the image library reads");
     const auto& spec = file->spec();
@@ -104,8 +110,9 @@ Result<io::Still> decodedStill(const std::string& path) {
         return *std::move(problem);
     const auto channels = *colourChannels(spec);
     const int bits = bitsOf(spec);
-    if (bits == 0)
-        return takeLight(*file, spec, channels);
+    const bool ofSensor = std::string_view(file->format_name()) == "raw";
+    if (bits == 0 || ofSensor)
+        return takeLight(*file, spec, channels, ofSensor);
     io::Still still;
     still.bits = bits;
     still.codes = Planes<std::uint16_t>({spec.width, spec.height});

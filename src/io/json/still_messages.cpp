@@ -34,7 +34,8 @@ Error notOurs() {
 std::string stillText(const Still& still) {
     std::string text = StillJson{{"width", still.size().width},
                                  {"height", still.size().height},
-                                 {"bits", still.bits}}
+                                 {"bits", still.bits},
+                                 {"of_sensor", still.ofSensor}}
                            .dump() +
                        "\n";
     if (still.bits > 0)
@@ -78,6 +79,7 @@ Result<Still> readStillText(const std::string& text) {
         return notOurs();
     Still still;
     still.bits = bits;
+    still.ofSensor = head.contains("of_sensor") && head["of_sensor"] == true;
     const std::string_view bytes = std::string_view(text).substr(end + 1);
     if (bits > 0)
         still.codes = Planes<std::uint16_t>(size);

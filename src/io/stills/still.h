@@ -12,7 +12,8 @@ inline constexpr std::size_t kMostStillPixels = 40'000'000;
 struct Still {
     int bits = 8;                ///< 8, 10, 12 or 16 of whole codes; 0: light as numbers
     Planes<std::uint16_t> codes; ///< of whole codes, as many bits
-    Image light;                 ///< of numbers
+    Image light;                 ///< of numbers: 0.18 is mid-grey, or of a sensor
+    bool ofSensor = false;       ///< camera raw: light is 1 where the sensor is full
     [[nodiscard]] PictureSize size() const { return bits > 0 ? codes.size : light.size; }
 };
 

@@ -1,10 +1,13 @@
 // Stills through the helper: what was written comes back, and what is none is refused.
+#include "core/frame/instruments.h"
+#include "io/stills/still_codes.h"
 #include "io/stills/still_file.h"
 #include "support/temporary_folder.h"
 
 #include <gtest/gtest.h>
 
 #include <cmath>
+#include <functional>
 
 namespace bslate::io {
 namespace {
@@ -110,6 +113,90 @@ TEST(Stills, ChannelsThatAreNoColoursAreRefusedAndGreyIsNot) {
         EXPECT_NE(message(still.error()).find("grey or RGB"), std::string::npos)
             << message(still.error());
     }
+}
+
+// A sensor's own numbers: a TIFF of one strip whose pattern of colours is that of TIFF/EP (ISO
+// 12234-2), red, green / green, blue, with the version tag by which the image library knows one.
+// Black is 512, full is 65535, and grey has half as much red and 0.7 as much blue as green.
+std::string sensorFile(PictureSize size, const std::function<double(int x)>& light) {
+    struct Tag {
+        std::uint32_t id, type, count;
+        std::vector<std::uint32_t> numbers;
+    };
+    constexpr std::uint32_t kByte = 1, kShort = 3, kLong = 4, kRatio = 5, kSignedRatio = 10;
+    const auto wide = static_cast<std::uint32_t>(size.width);
+    const auto high = static_cast<std::uint32_t>(size.height);
+    const std::uint32_t bytes = 2 * wide * high;
+    std::vector<Tag> tags = {
+        {254, kLong, 1, {0}},
+        {256, kLong, 1, {wide}},
+        {257, kLong, 1, {high}},
+        {258, kShort, 1, {16}},
+        {259, kShort, 1, {1}},
+        {262, kShort, 1, {32803}},
+        {273, kLong, 1, {0}},
+        {277, kShort, 1, {1}},
+        {278, kLong, 1, {high}},
+        {279, kLong, 1, {bytes}},
+        {284, kShort, 1, {1}},
+        {33421, kShort, 2, {2 | 2 << 16}},
+        {33422, kByte, 4, {0 | 1 << 8 | 1 << 16 | 2u << 24}},
+        {50706, kByte, 4, {1 | 4 << 8}},
+        {50714, kShort, 1, {512}},
+        {50717, kLong, 1, {65535}},
+        {50721, kSignedRatio, 9, {1, 1, 0, 1, 0, 1, 0, 1, 1, 1, 0, 1, 0, 1, 0, 1, 1, 1}},
+        {50728, kRatio, 3, {5, 10, 1, 1, 7, 10}}};
+    std::string file("II*\0\x08\0\0\0", 8), behind;
+    const auto put = [](std::string& into, std::uint32_t value, int count) {
+        for (int i = 0; i < count; ++i)
+            into += static_cast<char>(value >> (8 * i));
+    };
+    const auto start = static_cast<std::uint32_t>(8 + 2 + 12 * tags.size() + 4);
+    tags[6].numbers[0] = start + (18 + 6) * 4; // behind the two lists of ratios
+    put(file, static_cast<std::uint32_t>(tags.size()), 2);
+    for (const auto& tag : tags) {
+        put(file, tag.id, 2);
+        put(file, tag.type, 2);
+        put(file, tag.count, 4);
+        const bool here = tag.numbers.size() == 1;
+        put(file, here ? tag.numbers[0] : start + static_cast<std::uint32_t>(behind.size()), 4);
+        for (std::size_t i = 0; !here && i < tag.numbers.size(); ++i)
+            put(behind, tag.numbers[i], 4);
+    }
+    put(file, 0, 4);
+    file += behind;
+    for (int y = 0; y < size.height; ++y)
+        for (int x = 0; x < size.width; ++x) {
+            const double share = y % 2 == 0 && x % 2 == 0 ? 0.5 : y % 2 && x % 2 ? 0.7 : 1;
+            put(file, static_cast<std::uint32_t>(512 + (65535 - 512) * share * light(x) + 0.5), 2);
+        }
+    return file;
+}
+
+TEST(Stills, CameraRawIsLightOfASensorThatIsFullWhereTheCurveEnds) {
+    const TemporaryFolder folder;
+    constexpr PictureSize kSize{256, 160};
+    const double steps[] = {1.0 / 16, 0.25, 0.5, 1};
+    spit(folder / "card.dng", sensorFile(kSize, [&](int x) { return steps[x * 4 / 256]; }));
+    const auto still = readStill(folder / "card.dng");
+    ASSERT_TRUE(still) << message(still.error());
+    EXPECT_TRUE(still->ofSensor);
+    ASSERT_EQ(still->bits, 0);
+    ASSERT_EQ(still->size(), kSize);
+    for (int step = 0; step < 4; ++step)
+        for (const auto& plane : still->light.plane)
+            EXPECT_NEAR(static_cast<double>(plane[still->light.at(32 + 64 * step, 80)]),
+                        steps[step], 1e-3)
+                << "grey is grey under the camera's own white";
+    // Each step is as far below the curve's end as it is below a full sensor.
+    const Curve curve{CameraLog{2.0, 0.0735, 0.400, 6.0, 0.05, 0.01, std::nullopt}, CodeRange::Full,
+                      std::nullopt};
+    const auto frame = codesOf(*still, curve, CodeRange::Full);
+    const Probe probes[] = {{"a", {0.05, 0.4, 0.1, 0.2}}, {"b", {0.3, 0.4, 0.1, 0.2}}};
+    const auto read = probed(frame, curve, {}, probes);
+    const double end = endStops(curve, BitDepth{16}).value();
+    EXPECT_NEAR(read[0].stops.value(), end - 4, 0.02);
+    EXPECT_NEAR(read[1].stops.value(), end - 2, 0.02);
 }
 
 TEST(Stills, WhatIsNoneIsRefusedWithWhatWasExpected) {

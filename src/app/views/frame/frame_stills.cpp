@@ -67,7 +67,9 @@ void FrameView::makeStill() {
     const auto probes = stillProbes(*context);
     const auto how = shownHow();
     const auto still = m_still->still;
-    const QString name = QFileInfo(m_still->path).fileName();
+    QString name = QFileInfo(m_still->path).fileName();
+    if (still->ofSensor)
+        name = tr("%1 (light of a sensor, full where the curve ends)").arg(name);
     m_job.start([=, this](const BackgroundJob::Control&) -> BackgroundJob::Then {
         const auto again = resolve(*value, *findSetup(*value, fromQt(setup)));
         const auto& curve = again->profile->curve;
