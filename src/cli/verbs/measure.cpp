@@ -14,7 +14,7 @@ namespace bslate::cli {
 namespace {
 
 struct MeasureOptions {
-    std::string still, profile, kit, range, zebra;
+    std::string still, profile, kit, range, zebra, full;
     std::vector<std::string> probes;
 };
 
@@ -23,6 +23,9 @@ void askMeasure(MeasureOptions& o, OptionList& list) {
     list.text("--profile", o.profile, "an open curve's name, or a profile of --kit").required();
     list.text("--kit", o.kit, "kit (*.bskit.json) the profile is in");
     list.text("--range", o.range, "what its codes span: full, unless told, or legal");
+    list.text("--full", o.full,
+              "stops over mid-grey where the sensor of camera raw is full: where the curve ends, "
+              "unless told");
     list.text("--zebra", o.zebra, "percent from which stripes show, or 70+-5");
     list.texts("--probe", o.probes, "name=x,y,w,h in pixels, or in shares of the picture");
 }
@@ -66,6 +69,15 @@ Result<std::optional<ZebraBand>> zebraFrom(const std::string& text) {
     if (!half)
         return half.error();
     return std::optional(ZebraBand{Level(*level - *half), Level(*level + *half)});
+}
+
+Result<std::optional<Stops>> fullFrom(const std::string& text) {
+    if (text.empty())
+        return std::optional<Stops>();
+    const auto stops = numberOf("--full", text, 0, 20, "stops from 0 to 20, such as 6.1");
+    if (!stops)
+        return stops.error();
+    return std::optional(Stops(*stops));
 }
 
 Result<Probe> probeFrom(const std::string& text, PictureSize size) {
@@ -130,6 +142,9 @@ Result<int> measureStill(const MeasureOptions& options, Output& output) {
         return recording.error();
     if (!band)
         return band.error();
+    const auto full = fullFrom(options.full);
+    if (!full)
+        return full.error();
     if (!options.range.empty() && options.range != "full" && options.range != "legal")
         return usage("--range", options.range, "full or legal");
     const auto still = io::readStill(options.still);
@@ -143,7 +158,7 @@ Result<int> measureStill(const MeasureOptions& options, Output& output) {
         probes.push_back(*probe);
     }
     const auto range = options.range == "legal" ? CodeRange::Legal : CodeRange::Full;
-    const auto frame = io::codesOf(*still, recording->curve, range);
+    const auto frame = io::codesOf(*still, recording->curve, range, *full);
     const auto seen = measure(frame, {recording->weights, 256, *band});
     const auto readings = probed(frame, recording->curve, recording->weights, probes);
     const int end =

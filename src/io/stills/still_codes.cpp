@@ -4,7 +4,8 @@
 
 namespace bslate::io {
 
-CodeFrame codesOf(const Still& still, const Curve& curve, CodeRange spans) {
+CodeFrame codesOf(const Still& still, const Curve& curve, CodeRange spans,
+                  std::optional<Stops> full) {
     constexpr BitDepth kFine{16};
     if (still.bits > 0 && spans == curve.range)
         return {BitDepth{still.bits}, spans, still.codes};
@@ -18,13 +19,14 @@ CodeFrame codesOf(const Still& still, const Curve& curve, CodeRange spans) {
                 still.codes.plane[c].begin(), still.codes.plane[c].end(), signal.plane[c].begin(),
                 [&](std::uint16_t code) { return static_cast<float>((code - zero) * scale); });
     } else { // light: through the curve first
-        const double full = still.ofSensor ? decode(curve, endSignal(curve, kFine)).value() : 1;
+        const double most =
+            still.ofSensor ? linearAt(full.value_or(endStops(curve, kFine))).value() : 1;
         for (std::size_t c = 0; c < 3; ++c)
             std::transform(
                 still.light.plane[c].begin(), still.light.plane[c].end(), signal.plane[c].begin(),
                 [&](float light) {
                     return static_cast<float>(
-                        encode(curve, SceneLinear(full * static_cast<double>(light))).value());
+                        encode(curve, SceneLinear(most * static_cast<double>(light))).value());
                 });
     }
     return quantised(signal, kFine, curve.range);

@@ -197,6 +197,8 @@ TEST(Stills, CameraRawIsLightOfASensorThatIsFullWhereTheCurveEnds) {
     const double end = endStops(curve, BitDepth{16}).value();
     EXPECT_NEAR(read[0].stops.value(), end - 4, 0.02);
     EXPECT_NEAR(read[1].stops.value(), end - 2, 0.02);
+    const auto told = codesOf(*still, curve, CodeRange::Full, Stops(5));
+    EXPECT_NEAR(probed(told, curve, {}, probes)[1].stops.value(), 3, 0.02);
 }
 
 TEST(Stills, WhatIsNoneIsRefusedWithWhatWasExpected) {

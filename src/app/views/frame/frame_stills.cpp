@@ -69,13 +69,13 @@ void FrameView::makeStill() {
     const auto still = m_still->still;
     QString name = QFileInfo(m_still->path).fileName();
     if (still->ofSensor)
-        name = tr("%1 (light of a sensor, full where the curve ends)").arg(name);
+        name = tr("%1 (light of a sensor, full where this one clips)").arg(name);
     m_job.start([=, this](const BackgroundJob::Control&) -> BackgroundJob::Then {
         const auto again = resolve(*value, *findSetup(*value, fromQt(setup)));
         const auto& curve = again->profile->curve;
-        const auto frame = io::codesOf(*still, curve, CodeRange::Full);
-        auto images = std::make_shared<FrameImages>(
-            stillImages(*again, evaluate(*again), frame, probes, how));
+        const auto at = evaluate(*again);
+        const auto frame = io::codesOf(*still, curve, CodeRange::Full, at.sensorClip);
+        auto images = std::make_shared<FrameImages>(stillImages(*again, at, frame, probes, how));
         images->still = name;
         return [=, this] {
             m_stillImages = images;
