@@ -3,7 +3,7 @@ include(GNUInstallDirs)
 set(shared ${CMAKE_INSTALL_DATADIR}/bright-slate)
 
 install(TARGETS bslate RUNTIME DESTINATION ${CMAKE_INSTALL_BINDIR})
-install(TARGETS bslate-transforms bslate-stills bslate-codec RUNTIME DESTINATION libexec/bright-slate)
+install(TARGETS bslate-transforms bslate-stills bslate-codec bslate-clips RUNTIME DESTINATION libexec/bright-slate)
 if(BSLATE_APP)
     install(TARGETS bright-slate RUNTIME DESTINATION ${CMAKE_INSTALL_BINDIR})
     install(FILES $<TARGET_FILE_DIR:bright-slate>/fonts.rcc DESTINATION ${shared})

@@ -6,7 +6,7 @@ packages=(
     g++ cmake ninja-build pkg-config
     qt6-base-dev libgl-dev fonts-b612
     nlohmann-json3-dev libcli11-dev libopencolorio-dev libopenimageio-dev
-    libavcodec-dev libavutil-dev
+    libavcodec-dev libavformat-dev libavutil-dev libswresample-dev libebur128-dev
 )
 test_packages=(ccache ffmpeg libgtest-dev locales python3 python3-jsonschema)
 

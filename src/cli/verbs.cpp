@@ -7,6 +7,7 @@ namespace bslate::cli {
 extern const Verb kBanksVerb;
 extern const Verb kCardBenchVerb;
 extern const Verb kCheckVerb;
+extern const Verb kClipVerb;
 extern const Verb kCurveVerb;
 extern const Verb kDayVerb;
 extern const Verb kExposeVerb;
@@ -27,10 +28,10 @@ extern const Verb kWhiteVerb;
 
 std::span<const Verb* const> verbs() {
     static constexpr std::array kVerbs = {
-        &kBanksVerb,  &kCardBenchVerb, &kCheckVerb,     &kCurveVerb,    &kDayVerb,
-        &kExposeVerb, &kFitVerb,       &kFrameVerb,     &kLutVerb,      &kMeasureVerb,
-        &kMediaVerb,  &kModesVerb,     &kPrecisionVerb, &kPrerollVerb,  &kRecordVerb,
-        &kSchemaVerb, &kShutterVerb,   &kTargetsVerb,   &kValidateVerb, &kWhiteVerb};
+        &kBanksVerb,   &kCardBenchVerb, &kCheckVerb,   &kClipVerb,   &kCurveVerb,   &kDayVerb,
+        &kExposeVerb,  &kFitVerb,       &kFrameVerb,   &kLutVerb,    &kMeasureVerb, &kMediaVerb,
+        &kModesVerb,   &kPrecisionVerb, &kPrerollVerb, &kRecordVerb, &kSchemaVerb,  &kShutterVerb,
+        &kTargetsVerb, &kValidateVerb,  &kWhiteVerb};
     return kVerbs;
 }
 

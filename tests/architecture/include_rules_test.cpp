@@ -99,7 +99,8 @@ TEST(Architecture, EveryOutsideLibraryHasItsOwnFolder) {
         {"nlohmann/", {"src/io/json/", "src/cli/output.h"}},
         {"OpenColorIO/", {"src/io/colour/"}},
         {"OpenImageIO/", {"src/helper/stills/"}},
-        {"libav", {"src/helper/codec/"}},
+        {"libav", {"src/helper/codec/", "src/helper/clips/"}},
+        {"ebur128", {"src/helper/clips/"}},
         {"CLI/", {"src/cli/cli.cpp", "src/cli/option_list.cpp"}}};
     for (const auto& source : sourcesUnder("src"))
         for (const auto& include : includesOf(source))

@@ -11,11 +11,10 @@
 
 namespace bslate::sample {
 
-/// What the media library's command line tool says, standard error included.
-inline std::string mediaTool(const std::string& arguments) {
-    const std::string command = "ffmpeg -hide_banner -nostdin -y " + arguments + " 2>&1";
+/// What a command says, standard error included.
+inline std::string saidBy(const std::string& command) {
     std::string said;
-    std::FILE* pipe = ::popen(command.c_str(), "r");
+    std::FILE* pipe = ::popen((command + " 2>&1").c_str(), "r");
     if (!pipe)
         return said;
     std::array<char, 4096> buffer{};
@@ -23,6 +22,11 @@ inline std::string mediaTool(const std::string& arguments) {
         said.append(buffer.data(), got);
     ::pclose(pipe);
     return said;
+}
+
+/// Of the media library's command line tool.
+inline std::string mediaTool(const std::string& arguments) {
+    return saidBy("ffmpeg -hide_banner -nostdin -y " + arguments);
 }
 
 template<class Values>

@@ -1,0 +1,66 @@
+#include "core/clip/clip_print.h"
+
+#include "core/kit/mode_fields.h"
+#include "core/quantity/number_text.h"
+#include "core/quantity/print.h"
+
+#include <cmath>
+
+namespace bslate {
+namespace {
+
+std::string counted(int count, const char* one, const char* many) {
+    return std::to_string(count) + " " + (count == 1 ? one : many);
+}
+
+} // namespace
+
+std::string printDbfs(Decibels level) {
+    return std::isfinite(level.value()) ? fixedText(level.value(), 1) + " dBFS" : "silence";
+}
+
+std::string print(const ClipPicture& picture) {
+    std::string text = std::to_string(picture.size.width) + "x" +
+                       std::to_string(picture.size.height) + ", " + print(picture.rate) + " p, " +
+                       picture.standard + " " + std::string(nameIn<Gop>(kGopNames, picture.gop)) +
+                       " " + std::to_string(picture.depth.bits) + "-bit " +
+                       std::string(nameIn<Chroma>(kChromaNames, picture.chroma));
+    if (picture.range)
+        text += *picture.range == CodeRange::Legal ? " legal" : " full";
+    if (picture.variable)
+        text += ", variable rate";
+    if (picture.gaps > 0)
+        text += ", " + counted(picture.gaps, "gap", "gaps");
+    if (picture.doubled > 0)
+        text += ", " + counted(picture.doubled, "frame doubled", "frames doubled");
+    if (picture.turned != 0)
+        text += ", turned " + std::to_string(picture.turned);
+    return text;
+}
+
+std::string print(const ClipSound& sound) {
+    std::string text = counted(sound.channels, "channel", "channels") + ", " +
+                       trimmed(sound.samplesPerSecond / 1000.0, 1) + " kHz";
+    if (!sound.level)
+        return text;
+    text += ", peak " + printDbfs(sound.level->peak);
+    if (sound.level->loudness)
+        text += ", " + fixedText(sound.level->loudness->value(), 1) + " LUFS";
+    return text;
+}
+
+std::string print(const ClipFacts& clip) {
+    std::string text = clip.picture ? print(*clip.picture) : std::string("no pictures");
+    if (clip.average > DataRate(0))
+        text += ", " + print(clip.average) + ", peak " + print(clip.peak);
+    text += ", " + print(clip.duration);
+    if (clip.timecode)
+        text += ", from " + print(*clip.timecode);
+    if (clip.cutOff)
+        text += ", cut off";
+    if (clip.sampled)
+        text += ", read in parts";
+    return text;
+}
+
+} // namespace bslate

@@ -1,0 +1,17 @@
+#pragma once
+
+#include "core/base/result.h"
+#include "core/clip/clip_facts.h"
+
+#include <string>
+
+/// A clip's facts as a line of JSON: what the helper that opens clips sends, and the command line
+/// prints. Rates are exact fractions, levels decibels; what is not known is null.
+namespace bslate::io {
+
+[[nodiscard]] std::string clipText(const ClipFacts& clip);
+[[nodiscard]] std::string clipText(const Error& error);
+/// Fails with the error that was sent, or with WrongFormat when it is none of ours.
+[[nodiscard]] Result<ClipFacts> readClipText(const std::string& text);
+
+} // namespace bslate::io
