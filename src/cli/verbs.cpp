@@ -8,6 +8,7 @@ extern const Verb kBanksVerb;
 extern const Verb kCardBenchVerb;
 extern const Verb kCheckVerb;
 extern const Verb kClipVerb;
+extern const Verb kClipCheckVerb;
 extern const Verb kCurveVerb;
 extern const Verb kDayVerb;
 extern const Verb kExposeVerb;
@@ -28,10 +29,11 @@ extern const Verb kWhiteVerb;
 
 std::span<const Verb* const> verbs() {
     static constexpr std::array kVerbs = {
-        &kBanksVerb,   &kCardBenchVerb, &kCheckVerb,   &kClipVerb,   &kCurveVerb,   &kDayVerb,
-        &kExposeVerb,  &kFitVerb,       &kFrameVerb,   &kLutVerb,    &kMeasureVerb, &kMediaVerb,
-        &kModesVerb,   &kPrecisionVerb, &kPrerollVerb, &kRecordVerb, &kSchemaVerb,  &kShutterVerb,
-        &kTargetsVerb, &kValidateVerb,  &kWhiteVerb};
+        &kBanksVerb,    &kCardBenchVerb, &kCheckVerb,  &kClipVerb,    &kClipCheckVerb,
+        &kCurveVerb,    &kDayVerb,       &kExposeVerb, &kFitVerb,     &kFrameVerb,
+        &kLutVerb,      &kMeasureVerb,   &kMediaVerb,  &kModesVerb,   &kPrecisionVerb,
+        &kPrerollVerb,  &kRecordVerb,    &kSchemaVerb, &kShutterVerb, &kTargetsVerb,
+        &kValidateVerb, &kWhiteVerb};
     return kVerbs;
 }
 

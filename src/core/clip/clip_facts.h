@@ -26,8 +26,8 @@ struct ClipPicture {
     bool variable = false; ///< two frames are further apart than two others by more than a tick
     std::string standard;  ///< as the media library names it
     Gop gop = Gop::Intra;  ///< intra: every picture is a key picture
-    BitDepth depth;
-    Chroma chroma = Chroma::C420;
+    std::optional<BitDepth> depth; ///< none here and in chroma: the library cannot tell
+    std::optional<Chroma> chroma;
     std::optional<CodeRange> range; ///< none: not told
     ColourTags colour;
     std::int64_t frames = 0;

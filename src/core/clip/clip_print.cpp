@@ -19,12 +19,17 @@ std::string printDbfs(Decibels level) {
     return std::isfinite(level.value()) ? fixedText(level.value(), 1) + " dBFS" : "silence";
 }
 
+std::string printFormat(std::optional<BitDepth> depth, std::optional<Chroma> chroma) {
+    const std::string bits =
+        depth ? std::to_string(depth->bits) + "-bit" : std::string("unknown depth");
+    return chroma ? bits + " " + std::string(nameIn<Chroma>(kChromaNames, *chroma)) : bits;
+}
+
 std::string print(const ClipPicture& picture) {
     std::string text = std::to_string(picture.size.width) + "x" +
                        std::to_string(picture.size.height) + ", " + print(picture.rate) + " p, " +
                        picture.standard + " " + std::string(nameIn<Gop>(kGopNames, picture.gop)) +
-                       " " + std::to_string(picture.depth.bits) + "-bit " +
-                       std::string(nameIn<Chroma>(kChromaNames, picture.chroma));
+                       " " + printFormat(picture.depth, picture.chroma);
     if (picture.range)
         text += *picture.range == CodeRange::Legal ? " legal" : " full";
     if (picture.variable)

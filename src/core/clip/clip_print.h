@@ -12,6 +12,8 @@ namespace bslate {
 [[nodiscard]] std::string print(const ClipPicture& picture);
 /// `2 channels, 48 kHz, peak -20.0 dBFS, -23.0 LUFS`; levels where they were measured.
 [[nodiscard]] std::string print(const ClipSound& sound);
+/// `10-bit 4:2:2`, `unknown depth`.
+[[nodiscard]] std::string printFormat(std::optional<BitDepth> depth, std::optional<Chroma> chroma);
 /// Pictures, `240 Mb/s, peak 262 Mb/s`, how long, timecode, and whether it was cut off or sampled.
 [[nodiscard]] std::string print(const ClipFacts& clip);
 

@@ -202,6 +202,27 @@ enum class FindingId {
     FrameLookEnds,
     FrameOffPlan,
     FrameAsPlanned,
+    // Recorded clips
+    ClipRate,
+    ClipFramesMissing,
+    ClipVariable,
+    ClipSize,
+    ClipDepth,
+    ClipGop,
+    ClipRange,
+    ClipCurveTag,
+    ClipBitRateLow,
+    ClipPeakHigh,
+    ClipNoPicture,
+    ClipNoSound,
+    ClipSoundSilent,
+    ClipSoundEnds,
+    ClipSoundWeak,
+    ClipCutOff,
+    ClipAtLimit,
+    ClipShort,
+    ClipPartsApart,
+    ClipAsPlanned,
 };
 
 } // namespace bslate

@@ -28,7 +28,8 @@ enum class HelpPage {
     Hands,
     Banks,
     White,
-    Frame
+    Frame,
+    Clips
 };
 
 /// Everything that is always the same of a judgement.

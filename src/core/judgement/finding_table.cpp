@@ -9,7 +9,7 @@ namespace bslate {
 std::span<const std::span<const FindingKind>> findingKinds() {
     static const std::array parts = {kinds::light(), kinds::recording(), kinds::takes(),
                                      kinds::day(),   kinds::hands(),     kinds::banks(),
-                                     kinds::white(), kinds::frame()};
+                                     kinds::white(), kinds::frame(),     kinds::clips()};
     return parts;
 }
 
@@ -60,9 +60,11 @@ const char* titleOf(HelpPage page) {
     case HelpPage::White:
         return "White and the colours of light";
     case HelpPage::Frame:
+        return "The frame as it is recorded";
+    case HelpPage::Clips:
         break;
     }
-    return "The frame as it is recorded";
+    return "Recorded clips";
 }
 
 } // namespace bslate

@@ -42,8 +42,9 @@ void addPicture(ClipJson& json, const ClipPicture& picture) {
     json["variable_rate"] = picture.variable;
     json["codec"] = picture.standard;
     json["gop"] = nameIn<Gop>(kGopNames, picture.gop);
-    json["bit_depth"] = picture.depth.bits;
-    json["chroma"] = nameIn<Chroma>(kChromaNames, picture.chroma);
+    json["bit_depth"] = picture.depth ? ClipJson(picture.depth->bits) : ClipJson(nullptr);
+    json["chroma"] = picture.chroma ? ClipJson(nameIn<Chroma>(kChromaNames, *picture.chroma))
+                                    : ClipJson(nullptr);
     json["range"] = picture.range ? ClipJson(nameIn<CodeRange>(kRangeWords, *picture.range))
                                   : ClipJson(nullptr);
     json["colour"] = {{"primaries", picture.colour.primaries},
@@ -99,6 +100,10 @@ public:
         else
             m_fine = false;
     }
+    [[nodiscard]] bool isThere(const char* key) const {
+        const auto* found = find(key);
+        return found && !found->is_null();
+    }
     /// Minus infinity for null.
     Decibels level(const char* key) {
         const auto* found = find(key);
@@ -127,8 +132,10 @@ bool takePicture(const ClipJson& json, ClipPicture& picture) {
     take.flag("variable_rate", picture.variable);
     take.word("codec", picture.standard);
     take.named<Gop>("gop", kGopNames, picture.gop);
-    take.number("bit_depth", picture.depth.bits, 1, 64);
-    take.named<Chroma>("chroma", kChromaNames, picture.chroma);
+    if (take.isThere("bit_depth"))
+        take.number("bit_depth", picture.depth.emplace().bits, 1, 64);
+    if (take.isThere("chroma"))
+        take.named<Chroma>("chroma", kChromaNames, picture.chroma.emplace());
     take.number("frames", picture.frames, 0, kMost);
     double seconds = 0;
     take.number("picture_s", seconds, 0, kMost);

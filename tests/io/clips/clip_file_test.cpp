@@ -64,7 +64,7 @@ TEST_F(Clips, TellWhatTheyWereEncodedWith) {
     EXPECT_FALSE(picture.variable);
     EXPECT_EQ(picture.standard, "h264");
     EXPECT_EQ(picture.gop, Gop::Long);
-    EXPECT_EQ(picture.depth.bits, 10);
+    EXPECT_EQ(picture.depth, BitDepth{10});
     EXPECT_EQ(picture.chroma, Chroma::C422);
     EXPECT_EQ(picture.range, CodeRange::Legal);
     EXPECT_EQ(picture.colour, (ColourTags{"bt2020", "bt2020-10", "bt709"}));

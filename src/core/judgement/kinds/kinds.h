@@ -19,5 +19,6 @@ inline constexpr std::string_view kCommonPractice = "common practice, no source"
 [[nodiscard]] std::span<const FindingKind> banks();
 [[nodiscard]] std::span<const FindingKind> white();
 [[nodiscard]] std::span<const FindingKind> frame();
+[[nodiscard]] std::span<const FindingKind> clips();
 
 } // namespace bslate::kinds

@@ -1,0 +1,92 @@
+#include "core/clip/clip_check.h"
+#include "cli/findings.h"
+#include "cli/verb.h"
+#include "core/clip/clip_match.h"
+#include "core/clip/clip_print.h"
+#include "core/facts/evaluate.h"
+#include "io/clips/clip_file.h"
+#include "io/json/clip_json.h"
+
+#include <ostream>
+
+namespace bslate::cli {
+namespace {
+
+struct ClipCheckOptions {
+    ShootFile file;
+    std::vector<std::string> clips;
+    std::optional<std::string> setup;
+};
+
+void askClipCheck(ClipCheckOptions& o, OptionList& list) {
+    list.shoot(o.file);
+    list.texts("CLIP", o.clips, "recorded clips").required();
+    list.text("--setup", o.setup, "the setup all of them are of; else it is found for each");
+}
+
+// The setup that was told, else the likeliest; null when none is.
+Result<const Setup*> setupOf(const Shoot& shoot, const ClipCheckOptions& options,
+                             const ClipFacts& clip) {
+    if (options.setup)
+        return setupNamed(shoot, options.file.path, *options.setup);
+    const auto matches = matchesOf(shoot, clip);
+    return matches.empty() ? nullptr : matches.front().setup;
+}
+
+Json checkedJson(const ClipFacts& clip, const Setup* setup, const std::vector<Finding>& findings) {
+    return {{"file", clip.file},
+            {"setup", setup ? Json(setup->number) : Json(nullptr)},
+            {"facts", Json::parse(io::clipText(clip))},
+            {"findings", findingsJson(findings)}};
+}
+
+Result<int> checkClips(const ClipCheckOptions& options, Output& output) {
+    const auto shoot = opened(options.file);
+    if (!shoot)
+        return shoot.error();
+    Json list = Json::array(), refused = Json::array();
+    std::vector<ClipFacts> read;
+    bool faults = false;
+    for (const auto& file : options.clips) {
+        const auto clip = io::readClip(file, io::ClipDepth::Listen);
+        if (!clip) {
+            refused.push_back({{"file", file}, {"message", message(clip.error())}});
+            output.notes << "bslate: " << message(clip.error()) << "\n";
+            continue;
+        }
+        read.push_back(*clip);
+        const auto setup = setupOf(*shoot, options, *clip);
+        if (!setup)
+            return setup.error();
+        std::vector<Finding> findings;
+        if (*setup) {
+            const auto context = resolve(*shoot, **setup);
+            if (!context)
+                return context.error();
+            findings = checkClip(*context, *clip);
+        }
+        faults = faults || countOf(findings, Severity::Fault) > 0;
+        if (output.json) {
+            list.push_back(checkedJson(*clip, *setup, findings));
+            continue;
+        }
+        output.text << clip->file << "  " << (*setup ? (*setup)->number : "no setup fits") << "  "
+                    << print(*clip) << "\n";
+        tellFindings(findings, output.text);
+    }
+    const auto parts = checkParts(read);
+    if (output.json)
+        output.write(Json{{"clips", list}, {"parts", findingsJson(parts)}, {"refused", refused}});
+    else
+        tellFindings(parts, output.text);
+    return !refused.empty() ? 2 : faults ? 1 : 0;
+}
+
+} // namespace
+
+extern const Verb kClipCheckVerb;
+const Verb kClipCheckVerb{"clip-check", "Recorded clips against the setups they are of",
+                          "bslate clip-check slack-water.bslate 2A_take1.mov --json",
+                          prepared<ClipCheckOptions, askClipCheck, checkClips>};
+
+} // namespace bslate::cli

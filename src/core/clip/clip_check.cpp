@@ -1,0 +1,241 @@
+#include "core/clip/clip_check.h"
+
+#include "core/cadence/rates.h"
+#include "core/clip/clip_print.h"
+#include "core/facts/recording_facts.h"
+#include "core/facts/sound_reference.h"
+#include "core/kit/mode_fields.h"
+#include "core/quantity/print.h"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+
+namespace bslate {
+namespace {
+
+constexpr Decibels kEnds{-0.1};     // dBFS: a sample at the top
+constexpr Decibels kFarUnder{10};   // peaks this far under the tone are weak
+constexpr double kIntraKept = 0.85; // of the mode's bit rate; long groups follow the scene
+constexpr double kLongKept = 0.6;
+constexpr Fraction kAsLong{0.9};
+constexpr Seconds kAtLimit{2};
+
+std::string sizeText(FrameSize size) {
+    return std::to_string(size.width) + "x" + std::to_string(size.height);
+}
+
+// What is told of one clip, gathered in the order of the table.
+struct ClipVerdict {
+    const SetupContext& context;
+    const ClipFacts& clip;
+    std::vector<Finding> all;
+
+    void tell(FindingId id, Severity severity, Facts facts) {
+        facts.insert(facts.begin(), {"clip", clip.file});
+        Finding finding{id, severity, std::move(facts)};
+        finding.subject = clip.file;
+        all.push_back(std::move(finding));
+    }
+
+    void rate(const ClipPicture& picture) {
+        const auto planned = fileRate(context);
+        if (picture.rate != planned) {
+            ReasonList effect;
+            if (isNearMiss(picture.rate, planned))
+                effect.all.push_back(
+                    {"clip-drifts", {{"drift", driftAnHour(picture.rate, planned)}}});
+            else
+                effect.all.push_back(
+                    {"clip-speed", {{"speed", playbackSpeed(picture.rate, planned)}}});
+            tell(FindingId::ClipRate, Severity::Fault,
+                 {{"rate", picture.rate}, {"planned", planned}, {"effect", effect}});
+        }
+        if (picture.gaps > 0 || picture.doubled > 0)
+            tell(FindingId::ClipFramesMissing, Severity::Fault,
+                 {{"gaps", picture.gaps}, {"doubled", picture.doubled}});
+        else if (picture.variable)
+            tell(FindingId::ClipVariable, Severity::Caution, {});
+    }
+
+    void format(const ClipPicture& picture) {
+        const auto& codec = *context.codec;
+        if (picture.size != context.mode->frame)
+            tell(FindingId::ClipSize, Severity::Fault,
+                 {{"size", sizeText(picture.size)}, {"planned", sizeText(context.mode->frame)}});
+        if (codec.gop == Gop::Raw)
+            return; // what a raw file holds, the media library does not know
+        if (picture.depth && picture.chroma &&
+            (*picture.depth != codec.depth || *picture.chroma != codec.chroma)) {
+            const bool less =
+                picture.depth->bits < codec.depth.bits || *picture.chroma < codec.chroma;
+            tell(FindingId::ClipDepth, less ? Severity::Fault : Severity::Note,
+                 {{"format", printFormat(picture.depth, picture.chroma)},
+                  {"planned", printFormat(codec.depth, codec.chroma)}});
+        }
+        if (picture.gop != codec.gop)
+            tell(FindingId::ClipGop, Severity::Caution,
+                 {{"gop", std::string(nameIn<Gop>(kGopNames, picture.gop))},
+                  {"planned", std::string(nameIn<Gop>(kGopNames, codec.gop))}});
+    }
+
+    void signal(const ClipPicture& picture) {
+        const auto& curve = context.profile->curve;
+        const auto name = [](CodeRange range) {
+            return std::string(range == CodeRange::Full ? "full" : "legal");
+        };
+        if (picture.range && *picture.range != curve.range)
+            tell(FindingId::ClipRange, Severity::Caution,
+                 {{"range", name(*picture.range)},
+                  {"planned", name(curve.range)},
+                  {"profile", context.profile->name}});
+        // Code points of ITU-T H.273; a camera's log has none, and most are tagged as BT.709.
+        const bool hlg = std::holds_alternative<Hlg>(curve.family);
+        const bool pq = std::holds_alternative<Pq>(curve.family);
+        const auto& tag = picture.colour.transfer;
+        const bool taggedHdr = tag == "arib-std-b67" || tag == "smpte2084";
+        const std::string wanted = hlg ? "arib-std-b67" : pq ? "smpte2084" : "";
+        if (taggedHdr ? tag != wanted : hlg || pq)
+            tell(FindingId::ClipCurveTag, Severity::Caution,
+                 {{"tag", tag.empty() ? std::string("none") : tag},
+                  {"profile", context.profile->name}});
+    }
+
+    void bitRate(const ClipPicture& picture) {
+        const auto planned = recordingFacts(context).bitRate;
+        if (!planned)
+            return;
+        const double kept = picture.gop == Gop::Long ? kLongKept : kIntraKept;
+        if (clip.average < kept * *planned)
+            tell(FindingId::ClipBitRateLow, Severity::Caution,
+                 {{"rate", clip.average}, {"planned", *planned}, {"why", lowered()}});
+        const auto most = std::max(1.0, context.codec->peak) * *planned;
+        if (clip.peak > 1.05 * most)
+            tell(FindingId::ClipPeakHigh, Severity::Note, {{"peak", clip.peak}, {"planned", most}});
+    }
+
+    // The slot that writes no more than was found.
+    [[nodiscard]] ReasonList lowered() const {
+        ReasonList why;
+        for (const auto& slot : context.camera->cardSlots)
+            if (slot.most && mayUse(*context.mode, slot) && clip.average <= 1.1 * *slot.most &&
+                clip.average >= 0.6 * *slot.most)
+                why.all.push_back(
+                    {"clip-slot-lowers", {{"slot", slot.name}, {"most", *slot.most}}});
+        return why;
+    }
+
+    void sound() {
+        const bool meant = context.mode->sound && context.setup->soundBy != SoundBy::None &&
+                           context.setup->soundBy != SoundBy::Unsaid;
+        if (clip.sound.empty()) {
+            if (meant)
+                tell(FindingId::ClipNoSound, Severity::Fault, {});
+            return;
+        }
+        const auto reference = soundReferenceFor(context.shoot->brief.mains);
+        for (std::size_t i = 0; i < clip.sound.size(); ++i) {
+            const auto& level = clip.sound[i].level;
+            if (!level)
+                continue;
+            const int track = static_cast<int>(i) + 1;
+            const auto peak = printDbfs(level->peak);
+            if (!std::isfinite(level->peak.value()))
+                tell(FindingId::ClipSoundSilent, meant ? Severity::Fault : Severity::Note,
+                     {{"track", track}});
+            else if (level->peak >= kEnds)
+                tell(FindingId::ClipSoundEnds, Severity::Fault, {{"track", track}, {"peak", peak}});
+            else if (meant && level->peak + kFarUnder < Decibels(reference.tone))
+                tell(FindingId::ClipSoundWeak, Severity::Caution,
+                     {{"track", track}, {"peak", peak}, {"tone", reference.tone}});
+        }
+    }
+
+    void length() {
+        if (clip.cutOff)
+            tell(FindingId::ClipCutOff, Severity::Fault, {});
+        const auto limit = context.mode->clipLimit;
+        if (limit && std::abs((clip.duration - *limit).value()) <= kAtLimit.value())
+            tell(FindingId::ClipAtLimit, Severity::Caution, {{"limit", Duration{*limit}}});
+        std::optional<Seconds> shortest;
+        for (const auto& day : context.shoot->plan)
+            for (const auto& take : day.takes)
+                if (take.whole && std::find(take.setups.begin(), take.setups.end(),
+                                            context.setup->id) != take.setups.end())
+                    shortest = std::min(shortest.value_or(take.length), take.length);
+        if (shortest && clip.duration < kAsLong.value() * *shortest)
+            tell(FindingId::ClipShort, Severity::Caution,
+                 {{"length", Duration{clip.duration}}, {"planned", Duration{*shortest}}});
+    }
+};
+
+// Where a clip begins and ends, in frames of its timecode; nothing without one.
+struct ClipSpan {
+    const ClipFacts* clip;
+    std::int64_t first, behind;
+};
+
+} // namespace
+
+FrameRate fileRate(const SetupContext& context) {
+    const auto& rates = context.mode->rates;
+    const bool listed = std::any_of(rates.begin(), rates.end(), [&](const RateOption& one) {
+        return one.rate == context.setup->rate;
+    });
+    return listed ? context.setup->rate : context.shoot->brief.rate;
+}
+
+std::vector<Finding> checkClip(const SetupContext& context, const ClipFacts& clip) {
+    ClipVerdict verdict{context, clip, {}};
+    if (clip.picture) {
+        verdict.rate(*clip.picture);
+        verdict.format(*clip.picture);
+        verdict.signal(*clip.picture);
+        verdict.bitRate(*clip.picture);
+    } else {
+        verdict.tell(FindingId::ClipNoPicture, Severity::Fault, {});
+    }
+    verdict.sound();
+    verdict.length();
+    const auto worst = [](const Finding& one) {
+        return one.severity == Severity::Fault || one.severity == Severity::Caution;
+    };
+    if (std::none_of(verdict.all.begin(), verdict.all.end(), worst))
+        verdict.tell(FindingId::ClipAsPlanned, Severity::Good, {{"setup", context.setup->number}});
+    std::stable_sort(verdict.all.begin(), verdict.all.end(),
+                     [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
+    return verdict.all;
+}
+
+std::vector<Finding> checkParts(std::span<const ClipFacts> clips) {
+    std::vector<ClipSpan> spans;
+    for (const auto& clip : clips) {
+        if (!clip.picture || !clip.timecode)
+            continue;
+        if (const auto first = frameAt(*clip.timecode, clip.picture->rate))
+            spans.push_back({&clip, *first, *first + clip.picture->frames});
+    }
+    std::stable_sort(spans.begin(), spans.end(),
+                     [](const ClipSpan& a, const ClipSpan& b) { return a.first < b.first; });
+    std::vector<Finding> all;
+    for (std::size_t i = 1; i < spans.size(); ++i) {
+        const auto& before = spans[i - 1];
+        const auto& after = spans[i];
+        const auto off = after.first - before.behind;
+        // Parts of a take begin where the one before ends, or nearly; other takes much later.
+        const auto second = timecodeBase(after.clip->picture->rate);
+        if (after.clip->picture->rate != before.clip->picture->rate || off == 0 || off == 1 ||
+            std::abs(off) > second)
+            continue;
+        Finding finding{FindingId::ClipPartsApart,
+                        Severity::Caution,
+                        {{"clip", after.clip->file},
+                         {"before", before.clip->file},
+                         {"frames", static_cast<int>(std::abs(off))}}};
+        finding.subject = after.clip->file;
+        all.push_back(std::move(finding));
+    }
+    return all;
+}
+
+} // namespace bslate

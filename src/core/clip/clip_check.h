@@ -1,0 +1,25 @@
+#pragma once
+
+#include "core/clip/clip_facts.h"
+#include "core/facts/setup_context.h"
+#include "core/judgement/finding.h"
+
+#include <span>
+
+/// A recorded clip beside the setup it was meant to be.
+namespace bslate {
+
+/// What the recording of a setup is to run at: its rate, or the delivery's where the camera
+/// conforms it.
+[[nodiscard]] FrameRate fileRate(const SetupContext& context);
+
+/// What differs from the setup, worst first, each with what it does to the footage and what to do
+/// now; ClipAsPlanned where nothing does. Thresholds of levels and bit rates are common practice,
+/// no source.
+[[nodiscard]] std::vector<Finding> checkClip(const SetupContext& context, const ClipFacts& clip);
+
+/// Clips that follow each other by timecode, as the parts of one take do, and do not join within a
+/// frame. Clips without pictures or timecode are left out.
+[[nodiscard]] std::vector<Finding> checkParts(std::span<const ClipFacts> clips);
+
+} // namespace bslate

@@ -1,0 +1,74 @@
+#include "core/judgement/kinds/kinds.h"
+
+namespace bslate::kinds {
+
+std::span<const FindingKind> clips() {
+    static constexpr std::string_view kStamps = "time stamps of the file";
+    static constexpr std::string_view kStream = "what the file says of itself";
+    static constexpr FindingKind kKinds[] = {
+        {FindingId::ClipRate, "clip-rate", HelpPage::Clips, Topic::Grading, kStamps,
+         "{clip} runs at {rate}, planned was {planned}",
+         "{,effect}. Set the camera back and shoot it again, or tell post to conform it."},
+        {FindingId::ClipFramesMissing, "clip-frames-missing", HelpPage::Clips, Topic::Grading,
+         kStamps, "{clip} has gaps: frames are missing",
+         "Places without a frame: {gaps}; frames at the time of another: {doubled}. The card or "
+         "the "
+         "body did not keep up: shoot it again on another card."},
+        {FindingId::ClipVariable, "clip-variable", HelpPage::Clips, Topic::Grading, kStamps,
+         "The rate of {clip} varies",
+         "Sound drifts and cuts slip in editing: have it brought to one rate first."},
+        {FindingId::ClipSize, "clip-size", HelpPage::Clips, Topic::Grading, kStream,
+         "{clip} is {size}, planned was {planned}",
+         "It is scaled beside the others, or framed differently: check the recording mode."},
+        {FindingId::ClipDepth, "clip-depth", HelpPage::Clips, Topic::Grading, kStream,
+         "{clip} is {format}, planned was {planned}",
+         "A recording that keeps less breaks sooner in the grade: check the codec that is set."},
+        {FindingId::ClipGop, "clip-gop", HelpPage::Clips, Topic::Camera, kStream,
+         "{clip} is {gop}, planned was {planned}",
+         "Bit rate, time on a card and what motion costs are not those of the plan."},
+        {FindingId::ClipRange, "clip-range", HelpPage::Clips, Topic::Grading, kStream,
+         "{clip} is tagged {range} range, {profile} is {planned}",
+         "Read by its tag, black and white come out shifted: tell post which is true."},
+        {FindingId::ClipCurveTag, "clip-curve-tag", HelpPage::Clips, Topic::Grading,
+         "ITU-T H.273, transfer characteristics", "The curve tag of {clip} is {tag}",
+         "{profile} was planned: a player or an editor that trusts the tag shows it wrongly."},
+        {FindingId::ClipBitRateLow, "clip-bit-rate-low", HelpPage::Clips, Topic::Camera,
+         kCommonPractice, "{clip} has {rate} of {planned}",
+         "The recording mode promises more{;why}. Look at the slot, the card and the mode."},
+        {FindingId::ClipPeakHigh, "clip-peak-high", HelpPage::Clips, Topic::Camera,
+         "the second of the file that holds most", "{clip} writes up to {peak}",
+         "More than the {planned} the kit counts with: cards are to hold this much."},
+        {FindingId::ClipNoPicture, "clip-no-picture", HelpPage::Clips, Topic::Camera, kStream,
+         "{clip} holds no pictures", "Sound alone is in the file."},
+        {FindingId::ClipNoSound, "clip-no-sound", HelpPage::Clips, Topic::Camera, kStream,
+         "{clip} has no sound", "It was planned with sound: check that the mode records it."},
+        {FindingId::ClipSoundSilent, "clip-sound-silent", HelpPage::Clips, Topic::Camera,
+         "samples of the track", "Track {track} of {clip} is silent",
+         "Every sample is zero: look at the plug, the input that is chosen and its level."},
+        {FindingId::ClipSoundEnds, "clip-sound-ends", HelpPage::Clips, Topic::Camera,
+         "samples of the track", "Track {track} of {clip} clips",
+         "Its peak is {peak}: what was louder is gone. Lower the input, and switch the limiter "
+         "on."},
+        {FindingId::ClipSoundWeak, "clip-sound-weak", HelpPage::Clips, Topic::Camera,
+         kCommonPractice, "Track {track} of {clip} is weak",
+         "Its peak is {peak}, tone stands at {tone} dBFS: raised later, the noise comes with it."},
+        {FindingId::ClipCutOff, "clip-cut-off", HelpPage::Clips, Topic::Camera, kStream,
+         "{clip} ends before its pictures do",
+         "The file or its copy is not whole: copy it again, and keep the card until it is."},
+        {FindingId::ClipAtLimit, "clip-at-limit", HelpPage::Clips, Topic::Camera,
+         "the camera's kit entry", "{clip} ran into the limit of {limit}",
+         "The camera may have stopped by itself: see whether the take went on."},
+        {FindingId::ClipShort, "clip-short", HelpPage::Clips, Topic::Camera,
+         "the take as it was planned", "{clip} lasts {length} of {planned}",
+         "The take was not to be interrupted: look for its other parts."},
+        {FindingId::ClipPartsApart, "clip-parts-apart", HelpPage::Clips, Topic::Grading, kStamps,
+         "{clip} does not join {before}",
+         "Parts of a take are {frames} frames off by timecode: picture or sound is missing or "
+         "doubled there."},
+        {FindingId::ClipAsPlanned, "clip-as-planned", HelpPage::Clips, Topic::Grading, kStream,
+         "{clip} is what {setup} was to be", "Rate, size, codec, depth, tags and sound agree."},
+    };
+    return kKinds;
+}
+
+} // namespace bslate::kinds
