@@ -5,6 +5,7 @@
 namespace bslate::cli {
 
 extern const Verb kBanksVerb;
+extern const Verb kCameraFromVerb;
 extern const Verb kCardBenchVerb;
 extern const Verb kCheckVerb;
 extern const Verb kClipVerb;
@@ -29,11 +30,11 @@ extern const Verb kWhiteVerb;
 
 std::span<const Verb* const> verbs() {
     static constexpr std::array kVerbs = {
-        &kBanksVerb,    &kCardBenchVerb, &kCheckVerb,  &kClipVerb,    &kClipCheckVerb,
-        &kCurveVerb,    &kDayVerb,       &kExposeVerb, &kFitVerb,     &kFrameVerb,
-        &kLutVerb,      &kMeasureVerb,   &kMediaVerb,  &kModesVerb,   &kPrecisionVerb,
-        &kPrerollVerb,  &kRecordVerb,    &kSchemaVerb, &kShutterVerb, &kTargetsVerb,
-        &kValidateVerb, &kWhiteVerb};
+        &kBanksVerb,     &kCameraFromVerb, &kCardBenchVerb, &kCheckVerb,  &kClipVerb,
+        &kClipCheckVerb, &kCurveVerb,      &kDayVerb,       &kExposeVerb, &kFitVerb,
+        &kFrameVerb,     &kLutVerb,        &kMeasureVerb,   &kMediaVerb,  &kModesVerb,
+        &kPrecisionVerb, &kPrerollVerb,    &kRecordVerb,    &kSchemaVerb, &kShutterVerb,
+        &kTargetsVerb,   &kValidateVerb,   &kWhiteVerb};
     return kVerbs;
 }
 

@@ -35,5 +35,39 @@ TEST(ClipVerbs, TellAndJudgeWhatTheyCanReadAndNameTheRest) {
     EXPECT_EQ(ran({"clip-check", kShoot, clip, "--setup", "99"}).code, 2);
 }
 
+// Modes against the settings the clips were encoded with.
+TEST(ClipVerbs, MakeACameraOfClipsAndATable) {
+    const TemporaryFolder folder;
+    const auto encode = [&](const char* name, const std::string& how) {
+        const auto path = (folder / name).string();
+        sample::mediaTool("-v error -f lavfi -i testsrc2=s=640x360:" + how + " " + path);
+        return path;
+    };
+    const auto slow = encode("slow.mov", "r=25:d=1 -c:v libx264 -g 1 -pix_fmt yuv420p -b:v 8M");
+    const auto fast = encode("fast.mov", "r=60000/1001:d=1 -c:v libx264 -g 1 -pix_fmt yuv420p");
+    const auto deep = encode(
+        "deep.mov", "r=24000/1001:d=2 -c:v libx264 -pix_fmt yuv422p10le -metadata model=Heron");
+    spit(folder / "modes.txt", "UHD 25p 100 Mbps 10 bit 4:2:2 Long GOP\nnot a mode at all\n");
+    const auto kit = (folder / "own.bskit.json").string();
+    const auto made = ran(
+        {"camera-from", slow, fast, deep, (folder / "modes.txt").string(), "-o", kit, "--json"});
+    EXPECT_EQ(made.code, 0) << made.err;
+    const auto json = made.json();
+    ASSERT_EQ(json["modes"].size(), 3u);
+    const auto line = [&](std::size_t at) { return json["modes"][at]["line"].get<std::string>(); };
+    EXPECT_EQ(line(0).find("640x360 intra 8-bit 4:2:0 25@"), 0u) << line(0);
+    EXPECT_NE(line(0).find(" 59.94@"), std::string::npos) << line(0);
+    EXPECT_EQ(line(1).find("640x360 long 10-bit 4:2:2 23.976@"), 0u) << line(1);
+    EXPECT_EQ(line(2), "3840x2160 long 10-bit 4:2:2 25@100");
+    EXPECT_EQ(json["modes"][0]["rests_on"], (Json{"slow.mov", "fast.mov"}));
+    EXPECT_EQ(json["rows"][1]["rest"], "not a mode at all");
+    EXPECT_EQ(ran({"validate", kit}).code, 0);
+    EXPECT_EQ(ran({"camera-from", slow, "-o", kit}).code, 2) << "there is one already";
+    const auto none =
+        ran({"camera-from", (folder / "modes.txt").string() + "x", "-o", kit, "--force"});
+    EXPECT_EQ(none.code, 2);
+    EXPECT_NE(none.err.find("no recording mode"), std::string::npos) << none.err;
+}
+
 } // namespace
 } // namespace bslate::cli

@@ -1,0 +1,172 @@
+#include "cli/verb.h"
+#include "core/advice/starting.h"
+#include "core/clip/clip_modes.h"
+#include "core/clip/clip_print.h"
+#include "core/kit/check.h"
+#include "core/kit/mode_table.h"
+#include "core/quantity/print.h"
+#include "io/clips/clip_file.h"
+#include "io/json/kit_json.h"
+#include "io/system/files.h"
+
+#include <ostream>
+
+namespace bslate::cli {
+namespace {
+
+struct CameraFromOptions {
+    std::vector<std::string> files;
+    std::string output, name;
+    bool force = false;
+};
+
+void askCameraFrom(CameraFromOptions& o, OptionList& list) {
+    list.texts("FILE", o.files,
+               "clips the camera recorded, or tables of its recording modes as text")
+        .required();
+    list.text("-o,--output", o.output, "kit to write (*.bskit.json)").required();
+    list.text("--name", o.name, "of the camera; else as its clips' notes have it");
+    list.force(o.force);
+}
+
+constexpr std::size_t kLongestTable = 1'000'000;
+
+// A table is text: short, and without zero bytes.
+std::optional<std::string> tableIn(const std::string& path) {
+    const auto text = io::readFile(path, kLongestTable);
+    if (!text || text->empty() || text->find('\0') != std::string::npos)
+        return std::nullopt;
+    return *text;
+}
+
+const char* nameOf(ModePart part) {
+    constexpr const char* kNames[] = {"size", "rate", "bit_rate", "bit_depth", "chroma", "gop"};
+    return kNames[static_cast<std::size_t>(part)];
+}
+const char* nameOf(ClipUnfit why) {
+    constexpr const char* kNames[] = {"it has no pictures", "its rate varies",
+                                      "its depth is not known", "it was cut off"};
+    return kNames[static_cast<std::size_t>(why)];
+}
+
+Json partsJson(const std::vector<ModePart>& parts) {
+    Json list = Json::array();
+    for (const auto part : parts)
+        list.push_back(nameOf(part));
+    return list;
+}
+
+// What the files gave, and what they did not.
+struct Gathered {
+    std::vector<ClipFacts> clips;
+    std::vector<TableRow> rows;
+    Json refused = Json::array();
+};
+
+void refuse(Gathered& all, Output& output, const std::string& file, const std::string& why) {
+    all.refused.push_back({{"file", file}, {"message", why}});
+    output.notes << "bslate: " << why << "\n";
+}
+
+Gathered gathered(const std::vector<std::string>& files, Output& output) {
+    Gathered all;
+    for (const auto& file : files) {
+        if (const auto table = tableIn(file)) {
+            const auto rows = readModeTable(*table);
+            all.rows.insert(all.rows.end(), rows.begin(), rows.end());
+            continue;
+        }
+        const auto clip = io::readClip(file, io::ClipDepth::Facts);
+        if (!clip)
+            refuse(all, output, file, message(clip.error()));
+        else if (const auto unfit = unfitForModes(*clip))
+            refuse(all, output, file,
+                   clip->file + ": no recording mode can be made of it, " + nameOf(*unfit));
+        else
+            all.clips.push_back(*clip);
+    }
+    return all;
+}
+
+Json modesJson(const Camera& camera, const std::vector<SeenMode>& seen) {
+    Json list = Json::array();
+    for (std::size_t i = 0; i < seen.size(); ++i)
+        list.push_back({{"name", camera.modes[i].name},
+                        {"line", lineOf(camera, camera.modes[i])},
+                        {"peak_factor", seen[i].peakFactor},
+                        {"rests_on", seen[i].files}});
+    return list;
+}
+
+void tell(const Camera& camera, const Gathered& all, const std::vector<SeenMode>& seen,
+          Output& output) {
+    if (output.json) {
+        Json rows = Json::array();
+        for (const auto& row : all.rows)
+            rows.push_back({{"text", row.text},
+                            {"mode", row.isMode()},
+                            {"heading", row.heading},
+                            {"rest", row.rest},
+                            {"missing", partsJson(row.missing)},
+                            {"assumed", partsJson(row.assumed)}});
+        output.write(Json{{"camera", camera.name},
+                          {"modes", modesJson(camera, seen)},
+                          {"rows", rows},
+                          {"refused", all.refused}});
+        return;
+    }
+    for (std::size_t i = 0; i < seen.size(); ++i)
+        output.text << lineOf(camera, camera.modes[i])
+                    << (seen[i].files.empty() ? std::string()
+                                              : "  clips: " + std::to_string(seen[i].files.size()))
+                    << "\n";
+    for (const auto& row : all.rows) {
+        if (!row.rest.empty())
+            output.text << "not understood: " << row.rest << "  in: " << row.text << "\n";
+        for (const auto part : row.missing)
+            output.text << "no " << nameOf(part) << ": " << row.text << "\n";
+        for (const auto part : row.assumed)
+            output.text << nameOf(part) << " is assumed: " << row.text << "\n";
+    }
+}
+
+Result<int> cameraFrom(const CameraFromOptions& options, Output& output) {
+    const auto all = gathered(options.files, output);
+    const auto seen = joined(modesFromClips(all.clips), modesIn(all.rows));
+    if (seen.empty())
+        return Error{
+            ErrorCode::EmptyText,
+            {},
+            {},
+            "no recording mode in these files",
+            "clips of the camera, or lines such as: UHD 25p 100 Mbps 10 bit 4:2:2 Long GOP"};
+    Kit kit;
+    kit.name = options.name.empty() ? cameraNameIn(all.clips) : options.name;
+    if (kit.name.empty())
+        kit.name = "My camera";
+    Profile plain;
+    plain.id = "bt709";
+    plain.name = "BT.709";
+    plain.curve = bt709();
+    plain.ready = true;
+    kit.profiles = {plain};
+    auto camera = withModes(startingCamera(kit), seen);
+    camera.name = kit.name;
+    kit.cameras = {camera};
+    if (const auto sound = checkKit(kit); !sound)
+        return sound.error();
+    if (const auto written = writeOutput(options.output, io::writeKit(kit), options.force);
+        !written)
+        return written.error();
+    tell(camera, all, seen, output);
+    return all.refused.empty() ? 0 : 2;
+}
+
+} // namespace
+
+extern const Verb kCameraFromVerb;
+const Verb kCameraFromVerb{"camera-from", "A camera from its own clips, or a table of its modes",
+                           "bslate camera-from A001.mov A002.mov modes.txt -o mine.bskit.json",
+                           prepared<CameraFromOptions, askCameraFrom, cameraFrom>};
+
+} // namespace bslate::cli

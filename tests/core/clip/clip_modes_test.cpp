@@ -1,0 +1,103 @@
+// Recording modes out of clips' facts, and a table joined to them.
+#include "core/advice/starting.h"
+#include "core/clip/clip_modes.h"
+
+#include <gtest/gtest.h>
+
+namespace bslate {
+namespace {
+
+FrameRate fps(std::int64_t frames, std::int64_t seconds = 1) {
+    return FrameRate{Rational(frames, seconds)};
+}
+
+ClipFacts clip(const char* file, FrameRate rate, double average, double peak) {
+    ClipFacts clip;
+    clip.file = file;
+    clip.size = DataSize(1e6);
+    clip.average = DataRate(average);
+    clip.peak = DataRate(peak);
+    ClipPicture picture;
+    picture.size = {3840, 2160};
+    picture.rate = rate;
+    picture.gop = Gop::Long;
+    picture.depth = BitDepth{10};
+    picture.chroma = Chroma::C422;
+    clip.picture = picture;
+    return clip;
+}
+
+TEST(ClipModes, AreOneForEachFormatWithItsRates) {
+    std::vector<ClipFacts> clips = {
+        clip("a", fps(50), 151.23e6, 180e6), clip("b", fps(24000, 1001), 96e6, 144e6),
+        clip("c", fps(24000, 1001), 99.96e6, 120e6), clip("d", fps(25), 100e6, 100e6)};
+    clips[1].sound = {{2, 48000, "pcm", std::nullopt}};
+    clips[3].picture->depth = BitDepth{8};
+    const auto modes = modesFromClips(clips);
+    ASSERT_EQ(modes.size(), 2u);
+    EXPECT_EQ(modes[0].files, (std::vector<std::string>{"a", "b", "c"}));
+    EXPECT_EQ(modes[0].line.rates, (std::vector<RateOption>{{fps(24000, 1001), DataRate(100e6)},
+                                                            {fps(50), DataRate(151.3e6)}}));
+    EXPECT_NEAR(modes[0].peakFactor, 1.5, 1e-9);
+    EXPECT_TRUE(modes[0].line.sound);
+    EXPECT_FALSE(modes[1].line.sound);
+    EXPECT_EQ(modes[1].line.depth.bits, 8);
+}
+
+TEST(ClipModes, AreNotMadeOfWhatIsUnfit) {
+    const auto fit = clip("a", fps(25), 1e8, 1e8);
+    EXPECT_FALSE(unfitForModes(fit));
+    auto one = fit;
+    one.picture->variable = true;
+    EXPECT_EQ(unfitForModes(one), ClipUnfit::VariableRate);
+    one = fit;
+    one.picture->depth.reset();
+    EXPECT_EQ(unfitForModes(one), ClipUnfit::UnknownDepth);
+    one = fit;
+    one.cutOff = true;
+    EXPECT_EQ(unfitForModes(one), ClipUnfit::CutOff);
+    one = fit;
+    one.picture.reset();
+    EXPECT_EQ(unfitForModes(one), ClipUnfit::NoPicture);
+    EXPECT_TRUE(modesFromClips(std::vector{one}).empty());
+}
+
+TEST(ClipModes, SplitsAreSeenWhereFilesEndAtOneSize) {
+    std::vector<ClipFacts> clips(3, clip("part", fps(25), 1e8, 1e8));
+    clips[0].size = DataSize(4.29e9);
+    clips[1].size = DataSize(4.28e9);
+    clips[2].size = DataSize(1.1e9);
+    EXPECT_EQ(modesFromClips(clips)[0].segment, DataSize(4.29e9));
+    clips[1].size = DataSize(2e9);
+    EXPECT_FALSE(modesFromClips(clips)[0].segment);
+}
+
+TEST(ClipModes, JoinATableAndMakeACamera) {
+    const std::vector<ClipFacts> clips = {clip("a", fps(25), 100e6, 121e6)};
+    const ModeLine lines[] = {*parseModeLine("UHD long 10-bit 4:2:2 24/25@90 50@150"),
+                              *parseModeLine("FHD intra 8-bit 4:2:0 25@60")};
+    const auto seen = joined(modesFromClips(clips), lines);
+    ASSERT_EQ(seen.size(), 2u);
+    EXPECT_EQ(seen[0].line.rates, (std::vector<RateOption>{{fps(24), DataRate(90e6)},
+                                                           {fps(25), DataRate(100e6)},
+                                                           {fps(50), DataRate(150e6)}}))
+        << "what a clip showed counts more than what was printed";
+    const auto camera = withModes(startingCamera({}), seen);
+    ASSERT_EQ(camera.modes.size(), 2u);
+    ASSERT_EQ(camera.codecs.size(), 2u);
+    EXPECT_NEAR(camera.codecs[0].peak, 1.21, 1e-9);
+    EXPECT_EQ(lineOf(camera, camera.modes[1]), "1920x1080 intra 8-bit 4:2:0 25@60");
+    EXPECT_EQ(camera.codecs[1].gop, Gop::Intra);
+}
+
+TEST(ClipModes, TheCamerasNameIsWhatItsNotesAgreeOn) {
+    std::vector<ClipFacts> clips(2, clip("a", fps(25), 1e8, 1e8));
+    EXPECT_EQ(cameraNameIn(clips), "");
+    clips[0].notes["model"] = "Heron 3";
+    EXPECT_EQ(cameraNameIn(clips), "Heron 3");
+    clips[1].notes["com.example.Model"] = "Wren";
+    EXPECT_EQ(cameraNameIn(clips), "");
+}
+
+} // namespace
+} // namespace bslate
