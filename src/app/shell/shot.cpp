@@ -27,6 +27,14 @@ QWidget* viewWidget(MainWindow& window, const QString& view) {
     return sheet ? sheet->show(window) : nullptr;
 }
 
+// What somebody has done on a page by then.
+void prepare(const MainWindow& window, const QString& view) {
+    for (const auto& step : window.steps())
+        for (const auto& page : step.pages)
+            if (page.view == view && !page.shots.empty() && page.shots.front().prepare)
+                page.shots.front().prepare(*page.widget);
+}
+
 } // namespace
 
 QStringList viewNames(const MainWindow& window) {
@@ -58,6 +66,7 @@ bool takeShot(MainWindow& window, const Shot& shot) {
                   << "\"; expected " << viewNames(window).join(", ").toStdString() << "\n";
         return false;
     }
+    prepare(window, shot.view);
     window.document().verdicts().settle();
     window.verdict().refresh();
     settle();

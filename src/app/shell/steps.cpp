@@ -3,6 +3,7 @@
 #include "app/views/banks/banks_view.h"
 #include "app/views/body_test/body_test_view.h"
 #include "app/views/brief/brief_view.h"
+#include "app/views/bring/bring_view.h"
 #include "app/views/cadence/cadence_view.h"
 #include "app/views/frame/frame_view.h"
 #include "app/views/kit/kit_view.h"
@@ -14,12 +15,47 @@
 #include "app/views/white/white_view.h"
 
 #include <QCoreApplication>
+#include <QFile>
 
 namespace bslate::app {
 namespace {
 
 QString named(const char* text) {
     return QCoreApplication::translate("Steps", text);
+}
+
+// A table that lies beside the demo shoot, as somebody pastes it.
+void bringTable(StepView& page) {
+    QFile table(QStringLiteral(":/data/heron-modes.txt"));
+    if (table.open(QIODevice::ReadOnly))
+        static_cast<BringView&>(page).setTable(QString::fromUtf8(table.readAll()));
+}
+
+Step kitStep(const StepParts& p) {
+    auto* gear = new KitView(p.kit, p.style);
+    auto* bring = new BringView(p.kit, p.style);
+    QObject::connect(bring, &BringView::brought, gear,
+                     [gear](const QString& camera) { gear->choose(GearKind::Camera, camera); });
+    return {
+        2,
+        named("&Kit"),
+        named("What there is, its profiles, and testing one's own body."),
+        Side::OfSetup,
+        Work::Kit,
+        {{named("Gear"), "kit", gear, {{"kit", "2B"}}},
+         {named("Bring in"),
+          "bring",
+          bring,
+          {{"bring", "2B", QStringLiteral("slate"), bringTable}}},
+         {named("Profiles"),
+          "profiles",
+          new ProfilesView(p.profiles, p.style),
+          {{"profiles", "6A"}}},
+         {named("Recipes"), "recipes", new RecipesView(p.profiles, p.style), {{"recipes", "6A"}}},
+         {named("Body test"),
+          "body-test",
+          new BodyTestView(p.profiles, p.style),
+          {{"body-test", "4B"}}}}};
 }
 
 Step frameStep(const StepParts& p) {
@@ -44,21 +80,7 @@ std::vector<Step> makeSteps(const StepParts& p) {
          Side::OfSetup,
          Work::Scenes,
          {{named("Brief"), "brief", new BriefView(p.actions, p.style), {{"brief", "2A"}}}}},
-        {2,
-         named("&Kit"),
-         named("What there is, its profiles, and testing one's own body."),
-         Side::OfSetup,
-         Work::Kit,
-         {{named("Gear"), "kit", new KitView(p.kit, p.style), {{"kit", "2B"}}},
-          {named("Profiles"),
-           "profiles",
-           new ProfilesView(p.profiles, p.style),
-           {{"profiles", "6A"}}},
-          {named("Recipes"), "recipes", new RecipesView(p.profiles, p.style), {{"recipes", "6A"}}},
-          {named("Body test"),
-           "body-test",
-           new BodyTestView(p.profiles, p.style),
-           {{"body-test", "4B"}}}}},
+        kitStep(p),
         {3,
          named("&Cadence"),
          named("What rate and shutter do to motion and to pulsed light."),
@@ -71,10 +93,7 @@ std::vector<Step> makeSteps(const StepParts& p) {
                "colours of its lights."),
          Side::OfSetup,
          Work::Setups,
-         {{named("Levels"),
-           "light",
-           new LightView(p.actions, p.style),
-           {{"light", "2A"}, {"light-paper", "6A", "paper"}}},
+         {{named("Levels"), "light", new LightView(p.actions, p.style), {{"light", "2A"}}},
           {named("White"), "white", new WhiteView(p.actions, p.style), {{"white", "3A"}}}}},
         {5,
          named("&Record"),

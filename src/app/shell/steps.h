@@ -21,6 +21,7 @@ struct PageShot {
     QString file;  ///< without its suffix
     QString setup; ///< number of the setup that shows it well
     QString theme = QStringLiteral("slate");
+    void (*prepare)(StepView& page) = nullptr; ///< what somebody has done there by then
 };
 
 struct StepPage {

@@ -55,6 +55,16 @@ void drawSeverity(QPainter& painter, const QRectF& box, Severity severity, bool 
     painter.restore();
 }
 
+QIcon severityIcon(Severity severity, const Tokens& tokens) {
+    constexpr int kSide = 32; // for screens of twice the density
+    QPixmap pixmap(kSide, kSide);
+    pixmap.fill(Qt::transparent);
+    QPainter painter(&pixmap);
+    painter.setRenderHint(QPainter::Antialiasing);
+    drawSeverity(painter, QRectF(2, 2, kSide - 4, kSide - 4), severity, false, tokens);
+    return QIcon(pixmap);
+}
+
 void drawHatch(QPainter& painter, const QRectF& area, const QColor& colour, double spacing) {
     if (area.isEmpty())
         return;

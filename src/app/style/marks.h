@@ -3,6 +3,7 @@
 #include "app/style/tokens.h"
 #include "core/judgement/finding.h"
 
+#include <QIcon>
 #include <QPainter>
 #include <QRectF>
 #include <QString>
@@ -14,6 +15,9 @@ namespace bslate::app {
 /// a dot for a note; hollow when the finding was accepted.
 void drawSeverity(QPainter& painter, const QRectF& box, Severity severity, bool accepted,
                   const Tokens& tokens);
+
+/// The same as an icon of a list.
+[[nodiscard]] QIcon severityIcon(Severity severity, const Tokens& tokens);
 
 /// Lost: hatched at 45 degrees.
 void drawHatch(QPainter& painter, const QRectF& area, const QColor& colour, double spacing = 9.0);

@@ -7,7 +7,7 @@
 #include "core/quantity/print.h"
 #include "io/clips/clip_file.h"
 #include "io/json/kit_json.h"
-#include "io/system/files.h"
+#include "io/text/mode_text.h"
 
 #include <ostream>
 
@@ -27,16 +27,6 @@ void askCameraFrom(CameraFromOptions& o, OptionList& list) {
     list.text("-o,--output", o.output, "kit to write (*.bskit.json)").required();
     list.text("--name", o.name, "of the camera; else as its clips' notes have it");
     list.force(o.force);
-}
-
-constexpr std::size_t kLongestTable = 1'000'000;
-
-// A table is text: short, and without zero bytes.
-std::optional<std::string> tableIn(const std::string& path) {
-    const auto text = io::readFile(path, kLongestTable);
-    if (!text || text->empty() || text->find('\0') != std::string::npos)
-        return std::nullopt;
-    return *text;
 }
 
 const char* nameOf(ModePart part) {
@@ -71,7 +61,7 @@ void refuse(Gathered& all, Output& output, const std::string& file, const std::s
 Gathered gathered(const std::vector<std::string>& files, Output& output) {
     Gathered all;
     for (const auto& file : files) {
-        if (const auto table = tableIn(file)) {
+        if (const auto table = io::modeTextIn(file)) {
             const auto rows = readModeTable(*table);
             all.rows.insert(all.rows.end(), rows.begin(), rows.end());
             continue;

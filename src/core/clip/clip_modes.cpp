@@ -37,10 +37,6 @@ ModeLine lineOf(const ClipPicture& picture) {
     return line;
 }
 
-bool areOfOneFormat(const ModeLine& a, const ModeLine& b) {
-    return a.frame == b.frame && a.gop == b.gop && a.depth == b.depth && a.chroma == b.chroma;
-}
-
 void sortRates(ModeLine& line) {
     std::sort(line.rates.begin(), line.rates.end(),
               [](const RateOption& a, const RateOption& b) { return a.rate < b.rate; });
@@ -57,6 +53,10 @@ void addRate(ModeLine& line, FrameRate rate, DataRate measured) {
 }
 
 } // namespace
+
+bool areOfOneFormat(const ModeLine& a, const ModeLine& b) {
+    return a.frame == b.frame && a.gop == b.gop && a.depth == b.depth && a.chroma == b.chroma;
+}
 
 std::optional<ClipUnfit> unfitForModes(const ClipFacts& clip) {
     if (!clip.picture)

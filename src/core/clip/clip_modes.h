@@ -19,6 +19,9 @@ struct SeenMode {
     friend bool operator==(const SeenMode&, const SeenMode&) = default;
 };
 
+/// Of one size, depth, chroma and group of pictures.
+[[nodiscard]] bool areOfOneFormat(const ModeLine& a, const ModeLine& b);
+
 /// A clip of which no mode can be made: it has no pictures, a rate that varies, a depth nobody can
 /// tell, or was cut off.
 enum class ClipUnfit { NoPicture, VariableRate, UnknownDepth, CutOff };

@@ -340,4 +340,11 @@ std::string lineOf(const Camera& camera, const RecordingMode& mode) {
     return line;
 }
 
+std::string lineOf(const ModeLine& line) {
+    Camera camera;
+    camera.areas = {{"full", "", Millimetres(36), Millimetres(20.25), Seconds(0), {}, {}}};
+    addMode(camera, line);
+    return lineOf(camera, camera.modes.front());
+}
+
 } // namespace bslate

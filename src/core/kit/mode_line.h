@@ -40,4 +40,7 @@ void addMode(Camera& camera, const ModeLine& line);
 /// The line that gives a mode back: what parseModeLine understands of it.
 [[nodiscard]] std::string lineOf(const Camera& camera, const RecordingMode& mode);
 
+/// Of a line itself.
+[[nodiscard]] std::string lineOf(const ModeLine& line);
+
 } // namespace bslate

@@ -1,0 +1,211 @@
+#include "app/views/bring/seen_lattice.h"
+
+#include "app/document/text.h"
+#include "app/style/marks.h"
+#include "app/widgets/painted_access.h"
+#include "core/clip/clip_print.h"
+#include "core/quantity/number_text.h"
+#include "core/quantity/print.h"
+
+#include <QKeyEvent>
+#include <QPainter>
+
+#include <algorithm>
+#include <set>
+
+namespace bslate::app {
+namespace {
+
+constexpr double kNames = 132, kHead = 22, kRow = 44, kWidest = 92;
+
+std::optional<DataRate> bitRateAt(const ModeLine& mode, FrameRate rate) {
+    for (const auto& option : mode.rates)
+        if (option.rate == rate)
+            return option.bitRate;
+    return std::nullopt;
+}
+
+QString formatOf(const ModeLine& mode) {
+    const QString group = mode.gop == Gop::Raw     ? SeenLattice::tr("raw")
+                          : mode.gop == Gop::Intra ? SeenLattice::tr("intra")
+                                                   : SeenLattice::tr("long");
+    return QStringLiteral("%1 %2").arg(
+        group,
+        toQt(printFormat(mode.depth, mode.gop == Gop::Raw ? std::optional<Chroma>()
+                                                          : std::optional<Chroma>(mode.chroma))));
+}
+
+} // namespace
+
+SeenLattice::SeenLattice(const Style& style, QWidget* parent)
+    : QWidget(parent)
+    , m_style(style) {
+    setObjectName(QStringLiteral("seen-lattice"));
+    setFocusPolicy(Qt::StrongFocus);
+    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+}
+
+void SeenLattice::show(const OwnCamera& own) {
+    m_modes = modesOf(own);
+    std::set<FrameRate> rates;
+    for (const auto& mode : m_modes)
+        for (const auto& option : mode.line.rates)
+            rates.insert(option.rate);
+    m_rates.assign(rates.begin(), rates.end());
+    m_grounds.clear();
+    for (const auto& mode : m_modes) {
+        auto& row = m_grounds.emplace_back();
+        for (const auto rate : m_rates)
+            row.push_back(groundOf(own, mode.line, rate));
+    }
+    moveTo(m_row, m_column);
+}
+
+const SeenMode* SeenLattice::mode() const {
+    return m_modes.empty() ? nullptr : &m_modes[static_cast<std::size_t>(m_row)];
+}
+
+std::optional<FrameRate> SeenLattice::rate() const {
+    return m_rates.empty() ? std::optional<FrameRate>()
+                           : m_rates[static_cast<std::size_t>(m_column)];
+}
+
+void SeenLattice::moveTo(int row, int column) {
+    m_row = std::clamp(row, 0, std::max(0, static_cast<int>(m_modes.size()) - 1));
+    m_column = std::clamp(column, 0, std::max(0, static_cast<int>(m_rates.size()) - 1));
+    setMinimumHeight(static_cast<int>(kHead + kRow * std::max<double>(3, double(m_modes.size()))));
+    tell();
+    update();
+    emit moved();
+}
+
+void SeenLattice::tell() {
+    QString cell = tr("none yet");
+    if (const auto* chosen = mode()) {
+        const auto bits = bitRateAt(chosen->line, *rate());
+        cell = tr("%1 %2 at %3: %4")
+                   .arg(toQt(print(chosen->line.frame)), formatOf(chosen->line),
+                        toQt(print(*rate())), bits ? toQt(print(*bits)) : tr("not recorded"));
+    }
+    describe(*this, QAccessible::Table, tr("Recording modes found"), cell,
+             tr("Arrow keys choose a cell, Return types its bit rate"));
+}
+
+QRectF SeenLattice::boxOf(int row, int column) const {
+    const double wide =
+        std::min(kWidest, (width() - kNames) / std::max<double>(1, double(m_rates.size())));
+    return {kNames + column * wide + 1, kHead + row * kRow + 1, wide - 2, kRow - 2};
+}
+
+QString SeenLattice::groundText(const CellGround& ground) const {
+    if (ground.typed)
+        return tr("typed");
+    if (ground.clips > 0)
+        return ground.clips == 1 ? tr("1 clip") : tr("%1 clips").arg(ground.clips);
+    return ground.table ? tr("printed") : QString();
+}
+
+void SeenLattice::paintCell(QPainter& painter, int row, int column) const {
+    const auto& t = m_style.colours();
+    const auto r = static_cast<std::size_t>(row), c = static_cast<std::size_t>(column);
+    const bool chosen = row == m_row && column == m_column;
+    const auto box = boxOf(row, column);
+    drawBlock(painter, box, t.deep, chosen ? (hasFocus() ? t.marigold : t.muted) : QColor(),
+              chosen ? 2 : 0);
+    const auto bits = bitRateAt(m_modes[r].line, m_rates[c]);
+    if (!bits) {
+        painter.setPen(t.line);
+        painter.drawText(box, Qt::AlignCenter, QStringLiteral("\u2013"));
+        return;
+    }
+    const auto& ground = m_grounds[r][c];
+    painter.setPen(ground.typed ? t.marigold : t.ink);
+    painter.setFont(Style::font(TextRole::Body));
+    painter.drawText(
+        box.adjusted(2, 3, -2, -19), Qt::AlignCenter,
+        elided(toQt(trimmed(bits->value() / 1e6, 1)), painter.font(), box.width() - 4));
+    painter.setPen(t.muted);
+    painter.setFont(Style::font(TextRole::Secondary));
+    painter.drawText(box.adjusted(2, 20, -2, -2), Qt::AlignCenter,
+                     elided(groundText(ground), painter.font(), box.width() - 4));
+}
+
+void SeenLattice::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const auto& t = m_style.colours();
+    if (m_modes.empty()) {
+        painter.setPen(t.muted);
+        painter.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
+                         tr("The modes that clips and lines make appear here."));
+        return;
+    }
+    painter.setFont(Style::font(TextRole::Secondary));
+    painter.setPen(t.muted);
+    painter.drawText(QRectF(0, 0, kNames - 8, kHead), Qt::AlignVCenter, tr("Mb/s"));
+    for (std::size_t c = 0; c < m_rates.size(); ++c) {
+        auto head = boxOf(0, static_cast<int>(c));
+        head.setRect(head.left(), 0, head.width(), kHead);
+        painter.drawText(head, Qt::AlignCenter, toQt(print(m_rates[c])));
+    }
+    for (std::size_t r = 0; r < m_modes.size(); ++r) {
+        const auto& line = m_modes[r].line;
+        const double top = kHead + double(r) * kRow;
+        painter.setFont(Style::font(TextRole::Body));
+        painter.setPen(t.ink);
+        const QString name =
+            line.crop.value() > 1.005
+                ? tr("%1, %2 crop").arg(toQt(print(line.frame)), toQt(print(line.crop)))
+                : toQt(print(line.frame));
+        painter.drawText(QRectF(0, top + 4, kNames - 8, 18), Qt::AlignVCenter,
+                         elided(name, painter.font(), kNames - 8));
+        painter.setFont(Style::font(TextRole::Secondary));
+        painter.setPen(t.muted);
+        painter.drawText(QRectF(0, top + 22, kNames - 8, 18), Qt::AlignVCenter,
+                         elided(formatOf(line), painter.font(), kNames - 8));
+        for (std::size_t c = 0; c < m_rates.size(); ++c)
+            paintCell(painter, static_cast<int>(r), static_cast<int>(c));
+    }
+}
+
+void SeenLattice::keyPressEvent(QKeyEvent* event) {
+    switch (event->key()) {
+    case Qt::Key_Left:
+        return moveTo(m_row, m_column - 1);
+    case Qt::Key_Right:
+        return moveTo(m_row, m_column + 1);
+    case Qt::Key_Up:
+        return moveTo(m_row - 1, m_column);
+    case Qt::Key_Down:
+        return moveTo(m_row + 1, m_column);
+    case Qt::Key_Return:
+    case Qt::Key_Enter:
+        return emit numberWanted();
+    default:
+        QWidget::keyPressEvent(event);
+    }
+}
+
+void SeenLattice::mousePressEvent(QMouseEvent* event) {
+    for (int row = 0; row < static_cast<int>(m_modes.size()); ++row)
+        for (int column = 0; column < static_cast<int>(m_rates.size()); ++column)
+            if (boxOf(row, column).contains(event->position()))
+                return moveTo(row, column);
+}
+
+void SeenLattice::mouseDoubleClickEvent(QMouseEvent* event) {
+    mousePressEvent(event);
+    emit numberWanted();
+}
+
+void SeenLattice::focusInEvent(QFocusEvent* event) {
+    QWidget::focusInEvent(event);
+    update();
+}
+
+void SeenLattice::focusOutEvent(QFocusEvent* event) {
+    QWidget::focusOutEvent(event);
+    update();
+}
+
+} // namespace bslate::app
