@@ -11,7 +11,10 @@
 #include "app/shell/step_bar.h"
 #include "app/shell/step_pages.h"
 #include "app/shell/verdict_panel.h"
+#include "app/views/bring/bring_view.h"
+#include "app/views/clips/clips_dialog.h"
 #include "app/views/compare/compare_dialog.h"
+#include "app/widgets/dropped_files.h"
 
 #include <QApplication>
 #include <QCloseEvent>
@@ -225,6 +228,16 @@ QDialog* MainWindow::compareSetups() {
     return dialog;
 }
 
+ClipsDialog* MainWindow::checkClips(const QStringList& paths) {
+    auto* dialog = findChild<ClipsDialog*>();
+    if (!dialog)
+        dialog = new ClipsDialog(m_document, m_style, this);
+    dialog->show();
+    dialog->raise();
+    dialog->addClips(paths);
+    return dialog;
+}
+
 int MainWindow::step() const {
     return m_bar->current();
 }
@@ -305,17 +318,21 @@ void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
 }
 
 void MainWindow::dropEvent(QDropEvent* event) {
-    const auto urls = event->mimeData()->urls();
-    if (urls.isEmpty())
+    if (event->mimeData()->urls().isEmpty())
         return;
-    const QString path = urls.front().toLocalFile();
-    if (path.isEmpty()) {
+    const auto paths = droppedFiles(*event->mimeData());
+    if (paths.isEmpty()) {
         m_notice->tell(tr("Only files of this machine can be dropped here."), true);
         return;
     }
     event->acceptProposedAction();
-    if (mayLeave())
-        openPath(path);
+    if (auto* bring = qobject_cast<BringView*>(page());
+        bring && !paths.front().endsWith(QStringLiteral(".bslate")))
+        bring->addClips(paths);
+    else if (isClipName(paths.front()))
+        checkClips(paths);
+    else if (mayLeave())
+        openPath(paths.front());
 }
 
 } // namespace bslate::app

@@ -24,6 +24,7 @@ namespace bslate::app {
 
 class BanksPanel;
 class CardDialog;
+class ClipsDialog;
 class DayPanel;
 class DialInPanel;
 class NoticeBar;
@@ -96,7 +97,9 @@ public:
     void editSetup();
     void editShoot();
     QDialog* compareSetups(); ///< null when there are not two
-    void copyPicture();       ///< of the step in view, to the clipboard
+    /// Reads clips into the sheet that judges them, which is opened when it is not.
+    ClipsDialog* checkClips(const QStringList& paths);
+    void copyPicture(); ///< of the step in view, to the clipboard
     void focusNextPart(int direction);
 
     /// How an unsaved document is asked about; tests put their own answer in.

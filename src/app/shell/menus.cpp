@@ -121,6 +121,9 @@ void lookMenu(MainWindow& w) {
         action->setStatusTip(step.help);
     }
     menu->addSeparator();
+    add(menu, tr("C&lips against the plan\u2026"), QKeySequence(QStringLiteral("Ctrl+Shift+K")), w,
+        [&w] { w.checkClips({}); });
+    menu->addSeparator();
     add(menu, tr("Next p&art"), QKeySequence(QStringLiteral("F6")), w,
         [&w] { w.focusNextPart(1); });
     add(menu, tr("Pre&vious part"), QKeySequence(QStringLiteral("Shift+F6")), w,

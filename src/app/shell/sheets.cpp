@@ -2,6 +2,7 @@
 
 #include "app/shell/main_window.h"
 #include "app/views/card/card_dialog.h"
+#include "app/views/clips/clips_dialog.h"
 #include "app/views/help/help_sheets.h"
 
 namespace bslate::app {
@@ -29,6 +30,7 @@ QDialog* shown(QDialog* dialog) {
 
 constexpr Sheet kSheets[] = {
     {"compare", [](MainWindow& w) { return w.compareSetups(); }, "4A"},
+    {"clips", [](MainWindow& w) -> QDialog* { return w.checkClips({}); }, nullptr},
     {"card", [](MainWindow& w) { return shown(w.makeCard()); }, "5A"},
     {"pack-list", [](MainWindow& w) { return shown(w.makePackList()); }, ""},
     {"bank-card", [](MainWindow& w) { return shown(w.makeBankCard("bank-card")); }, "4A"},

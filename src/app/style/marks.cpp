@@ -62,7 +62,9 @@ QIcon severityIcon(Severity severity, const Tokens& tokens) {
     QPainter painter(&pixmap);
     painter.setRenderHint(QPainter::Antialiasing);
     drawSeverity(painter, QRectF(2, 2, kSide - 4, kSide - 4), severity, false, tokens);
-    return QIcon(pixmap);
+    QIcon icon(pixmap);
+    icon.addPixmap(pixmap, QIcon::Selected); // not tinted
+    return icon;
 }
 
 void drawHatch(QPainter& painter, const QRectF& area, const QColor& colour, double spacing) {

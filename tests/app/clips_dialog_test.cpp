@@ -1,0 +1,90 @@
+// Clips dropped on the window: matched, judged, changed by hand, copied as a table.
+#include "app/views/bring/bring_view.h"
+#include "app/views/clips/clips_dialog.h"
+#include "app/window_fixture.h"
+#include "support/media_tool.h"
+
+#include <QClipboard>
+#include <QComboBox>
+#include <QDropEvent>
+#include <QListWidget>
+#include <QMimeData>
+#include <QTreeWidget>
+
+namespace bslate::app {
+namespace {
+
+class ClipsSheet : public WindowTest {
+public:
+    QString clip(const char* name, const std::string& how) {
+        const QString path = file(name);
+        sample::mediaTool("-v error -f lavfi -i testsrc2=s=320x180:" + how + " " +
+                          path.toStdString());
+        return path;
+    }
+    void drop(const QStringList& paths) {
+        QMimeData data;
+        QList<QUrl> urls;
+        for (const auto& path : paths)
+            urls << QUrl::fromLocalFile(path);
+        data.setUrls(urls);
+        QDragEnterEvent entering(QPoint(400, 400), Qt::CopyAction, &data, Qt::LeftButton, {});
+        QApplication::sendEvent(window.get(), &entering);
+        QDropEvent event(QPointF(400, 400), Qt::CopyAction, &data, Qt::LeftButton, {});
+        QApplication::sendEvent(window.get(), &event);
+    }
+    [[nodiscard]] ClipsDialog* dialog() { return window->findChild<ClipsDialog*>(); }
+    [[nodiscard]] QTreeWidget& list() { return *dialog()->findChild<QTreeWidget*>(); }
+    [[nodiscard]] QString told(int row) {
+        list().setCurrentItem(list().topLevelItem(row));
+        QStringList lines;
+        const auto& findings = *dialog()->findChild<QListWidget*>();
+        for (int i = 0; i < findings.count(); ++i)
+            lines << findings.item(i)->text();
+        return lines.join(QLatin1Char('\n'));
+    }
+};
+
+TEST_F(ClipsSheet, ClipsThatAreDroppedAreMatchedAndJudged) {
+    const auto wrong = clip("2A_take1.mov", "r=25:d=1 -c:v libx264 -g 1 -pix_fmt yuv420p");
+    const auto stranger = clip("other.mov", "r=30:d=1 -c:v libx264 -pix_fmt yuv420p");
+    sample::spit(file("empty.mov").toStdString(), "");
+    const auto before = window->document().shoot();
+    drop({wrong, stranger, file("empty.mov")});
+    ASSERT_TRUE(dialog());
+    dialog()->settle();
+    ASSERT_EQ(list().topLevelItemCount(), 3);
+    EXPECT_EQ(list().topLevelItem(0)->text(1), QStringLiteral("2A"));
+    EXPECT_TRUE(told(0).contains(QStringLiteral("runs at 25, planned was 24")));
+    EXPECT_TRUE(told(1).contains(QStringLiteral("No setup fits"))) << told(1).toStdString();
+    EXPECT_EQ(list().topLevelItem(2)->text(2), QStringLiteral("not read"));
+    // By hand: the stranger is 4A, and is judged at once.
+    list().setCurrentItem(list().topLevelItem(1));
+    auto* setups = dialog()->findChild<QComboBox*>(QStringLiteral("clips-setup"));
+    setups->setCurrentIndex(setups->findText(QStringLiteral("4A"), Qt::MatchStartsWith));
+    emit setups->activated(setups->currentIndex());
+    EXPECT_EQ(list().topLevelItem(1)->text(1), QStringLiteral("4A"));
+    EXPECT_TRUE(told(1).contains(QStringLiteral("runs at 30")));
+    dialog()->findChild<QPushButton*>(QStringLiteral("clips-copy"))->click();
+    const auto lines = QApplication::clipboard()->text().split(QLatin1Char('\n'));
+    EXPECT_EQ(lines[0].count(QLatin1Char('\t')), 4);
+    EXPECT_TRUE(lines[1].startsWith(QStringLiteral("2A_take1.mov\t2A\tfault\t")))
+        << lines[1].toStdString();
+    EXPECT_TRUE(lines.join(QString()).contains(QStringLiteral("empty.mov\t\tfault")));
+    EXPECT_EQ(window->document().shoot(), before) << "nothing was touched";
+    QTest::keyClick(dialog(), Qt::Key_Escape);
+    QTest::qWait(1);
+    EXPECT_FALSE(dialog()) << "Escape closes it";
+}
+
+TEST_F(ClipsSheet, OnThePageBringInTheyAreForTheCamera) {
+    const auto own = clip("a.mov", "r=25:d=1 -c:v libx264 -g 1 -pix_fmt yuv420p");
+    window->showView("bring");
+    drop({own});
+    EXPECT_FALSE(dialog());
+    window->view<BringView>().settle();
+    EXPECT_EQ(window->view<BringView>().own().clips.size(), 1u);
+}
+
+} // namespace
+} // namespace bslate::app
