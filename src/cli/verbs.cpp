@@ -16,6 +16,7 @@ extern const Verb kExposeVerb;
 extern const Verb kFitVerb;
 extern const Verb kFrameVerb;
 extern const Verb kLutVerb;
+extern const Verb kMakeClipVerb;
 extern const Verb kMeasureVerb;
 extern const Verb kMediaVerb;
 extern const Verb kModesVerb;
@@ -30,11 +31,11 @@ extern const Verb kWhiteVerb;
 
 std::span<const Verb* const> verbs() {
     static constexpr std::array kVerbs = {
-        &kBanksVerb,     &kCameraFromVerb, &kCardBenchVerb, &kCheckVerb,  &kClipVerb,
-        &kClipCheckVerb, &kCurveVerb,      &kDayVerb,       &kExposeVerb, &kFitVerb,
-        &kFrameVerb,     &kLutVerb,        &kMeasureVerb,   &kMediaVerb,  &kModesVerb,
-        &kPrecisionVerb, &kPrerollVerb,    &kRecordVerb,    &kSchemaVerb, &kShutterVerb,
-        &kTargetsVerb,   &kValidateVerb,   &kWhiteVerb};
+        &kBanksVerb,     &kCameraFromVerb, &kCardBenchVerb, &kCheckVerb,   &kClipVerb,
+        &kClipCheckVerb, &kCurveVerb,      &kDayVerb,       &kExposeVerb,  &kFitVerb,
+        &kFrameVerb,     &kLutVerb,        &kMakeClipVerb,  &kMeasureVerb, &kMediaVerb,
+        &kModesVerb,     &kPrecisionVerb,  &kPrerollVerb,   &kRecordVerb,  &kSchemaVerb,
+        &kShutterVerb,   &kTargetsVerb,    &kValidateVerb,  &kWhiteVerb};
     return kVerbs;
 }
 

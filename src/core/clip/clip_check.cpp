@@ -103,8 +103,8 @@ struct ClipVerdict {
 
     void bitRate(const ClipPicture& picture) {
         const auto planned = recordingFacts(context).bitRate;
-        if (!planned)
-            return;
+        if (!planned || picture.size != context.mode->frame)
+            return; // smaller pictures write less
         const double kept = picture.gop == Gop::Long ? kLongKept : kIntraKept;
         if (clip.average < kept * *planned)
             tell(FindingId::ClipBitRateLow, Severity::Caution,

@@ -1,7 +1,10 @@
-// bslate-codec MEMORY SECONDS: encodes the frames that come on standard input and gives one of
-// them back as it is decoded; writes no file, and ends when it takes too much.
+// bslate-codec MEMORY SECONDS [clip]: encodes the frames that come on standard input and gives one
+// of them back as it is decoded, or with `clip` all of them as a file; writes no file itself, and
+// ends when it takes too much.
+#include "helper/codec/clip_writer.h"
 #include "helper/codec/scene_coder.h"
 #include "io/json/coding_messages.h"
+#include "io/json/made_clip_messages.h"
 #include "io/system/helper_process.h"
 
 #include <cstdlib>
@@ -22,6 +25,35 @@ bool readFrame(std::istream& in, YcbcrFrame& frame) {
     return true;
 }
 
+// Hands a task's frames on as they come.
+template<class Coder>
+Outcome takeFrames(std::istream& in, const CodingTask& task, Coder& coder) {
+    YcbcrFrame frame{task.size, task.depth, task.range, task.chroma, {}};
+    for (int i = 0; i < task.frames; ++i) {
+        if (!readFrame(in, frame))
+            return Error{ErrorCode::WrongFormat, {}, {}, {}, "as many frames as were announced"};
+        if (const auto added = coder.add(frame); !added)
+            return added;
+    }
+    return Done{};
+}
+
+Result<std::string> clipFrom(std::istream& in) {
+    std::string coding, besides;
+    std::getline(in, coding);
+    std::getline(in, besides);
+    const auto task = io::readMadeClipText(coding, besides);
+    if (!task)
+        return task.error();
+    auto opened = helper::ClipWriter::open(*task);
+    if (!opened)
+        return opened.error();
+    auto writer = *std::move(opened);
+    if (const auto taken = takeFrames(in, task->coding, writer); !taken)
+        return taken.error();
+    return writer.finish();
+}
+
 Result<Coded> codedFrom(std::istream& in) {
     std::string line;
     std::getline(in, line);
@@ -32,20 +64,16 @@ Result<Coded> codedFrom(std::istream& in) {
     if (!opened)
         return opened.error();
     auto coder = *std::move(opened);
-    YcbcrFrame frame{task->size, task->depth, task->range, task->chroma, {}};
-    for (int i = 0; i < task->frames; ++i) {
-        if (!readFrame(in, frame))
-            return Error{ErrorCode::WrongFormat, {}, {}, {}, "as many frames as were announced"};
-        if (const auto added = coder.add(frame); !added)
-            return added.error();
-    }
+    if (const auto taken = takeFrames(in, *task, coder); !taken)
+        return taken.error();
     return coder.finish();
 }
 
 } // namespace
 
 int main(int argc, char** argv) {
-    if (argc != 3) {
+    const bool clip = argc == 4 && std::string_view(argv[3]) == "clip";
+    if (argc != 3 && !clip) {
         std::cerr << "bslate-codec: started by Bright Slate alone\n";
         return 2;
     }
@@ -55,8 +83,14 @@ int main(int argc, char** argv) {
     int ended = 0;
     try {
         std::ios::sync_with_stdio(false);
-        const auto coded = codedFrom(std::cin);
-        std::cout << (coded ? io::codedText(*coded) : io::codedText(coded.error())) << std::flush;
+        if (clip) {
+            const auto file = clipFrom(std::cin);
+            std::cout << (file ? "F" + *file : io::codedText(file.error())) << std::flush;
+        } else {
+            const auto coded = codedFrom(std::cin);
+            std::cout << (coded ? io::codedText(*coded) : io::codedText(coded.error()))
+                      << std::flush;
+        }
         ended = std::cout ? 0 : 3;
     } catch (const std::exception&) {
         ended = 3;

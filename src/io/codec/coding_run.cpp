@@ -1,19 +1,12 @@
 #include "io/codec/coding_run.h"
 
 #include "core/frame/scene_picture.h"
+#include "io/codec/frame_bytes.h"
 #include "io/json/coding_messages.h"
 #include "io/system/helper_process.h"
 
 namespace bslate::io {
 namespace {
-
-std::string bytesOf(const YcbcrFrame& frame) {
-    std::string bytes;
-    for (const auto& plane : frame.plane)
-        bytes.append(reinterpret_cast<const char*>(plane.data()),
-                     plane.size() * sizeof(std::uint16_t));
-    return bytes;
-}
 
 HelperLimits limitsOf(const CodingTask& task) {
     HelperLimits limits;
@@ -24,15 +17,19 @@ HelperLimits limitsOf(const CodingTask& task) {
 
 } // namespace
 
+Error tooLargeToCode(PictureSize size) {
+    return {ErrorCode::OutOfRange,
+            {},
+            {},
+            std::to_string(size.width) + "x" + std::to_string(size.height),
+            "a picture of at most " + std::to_string(kLongestCoded) +
+                " pixels on a side for the codec"};
+}
+
 Result<Coded> runCoding(const CodingTask& task, const std::function<YcbcrFrame(int)>& frameAt,
                         const KeepGoing& keepGoing) {
     if (task.size.width > kLongestCoded || task.size.height > kLongestCoded)
-        return Error{ErrorCode::OutOfRange,
-                     {},
-                     {},
-                     std::to_string(task.size.width) + "x" + std::to_string(task.size.height),
-                     "a picture of at most " + std::to_string(kLongestCoded) +
-                         " pixels on a side for the codec"};
+        return tooLargeToCode(task.size);
     const auto helper = findHelper("bslate-codec");
     if (!helper)
         return helper.error();

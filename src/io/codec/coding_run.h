@@ -18,6 +18,7 @@ namespace bslate::io {
                                       const std::function<YcbcrFrame(int)>& frameAt,
                                       const KeepGoing& keepGoing = {});
 inline constexpr int kLongestCoded = 4096;
+[[nodiscard]] Error tooLargeToCode(PictureSize size);
 
 /// The same with the frames of a setup's scene; none for a recording that no encoder changes (see
 /// codingTask()).
