@@ -24,6 +24,7 @@ extern const Verb kPrecisionVerb;
 extern const Verb kPrerollVerb;
 extern const Verb kRecordVerb;
 extern const Verb kSchemaVerb;
+extern const Verb kSeriesVerb;
 extern const Verb kShutterVerb;
 extern const Verb kTargetsVerb;
 extern const Verb kValidateVerb;
@@ -31,11 +32,11 @@ extern const Verb kWhiteVerb;
 
 std::span<const Verb* const> verbs() {
     static constexpr std::array kVerbs = {
-        &kBanksVerb,     &kCameraFromVerb, &kCardBenchVerb, &kCheckVerb,   &kClipVerb,
-        &kClipCheckVerb, &kCurveVerb,      &kDayVerb,       &kExposeVerb,  &kFitVerb,
-        &kFrameVerb,     &kLutVerb,        &kMakeClipVerb,  &kMeasureVerb, &kMediaVerb,
-        &kModesVerb,     &kPrecisionVerb,  &kPrerollVerb,   &kRecordVerb,  &kSchemaVerb,
-        &kShutterVerb,   &kTargetsVerb,    &kValidateVerb,  &kWhiteVerb};
+        &kBanksVerb,     &kCameraFromVerb, &kCardBenchVerb, &kCheckVerb,    &kClipVerb,
+        &kClipCheckVerb, &kCurveVerb,      &kDayVerb,       &kExposeVerb,   &kFitVerb,
+        &kFrameVerb,     &kLutVerb,        &kMakeClipVerb,  &kMeasureVerb,  &kMediaVerb,
+        &kModesVerb,     &kPrecisionVerb,  &kPrerollVerb,   &kRecordVerb,   &kSchemaVerb,
+        &kSeriesVerb,    &kShutterVerb,    &kTargetsVerb,   &kValidateVerb, &kWhiteVerb};
     return kVerbs;
 }
 

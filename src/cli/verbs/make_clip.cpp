@@ -1,3 +1,4 @@
+#include "cli/number_list.h"
 #include "cli/verb.h"
 #include "core/facts/evaluate.h"
 #include "core/quantity/number_text.h"
@@ -6,7 +7,6 @@
 #include "io/codec/clip_make.h"
 
 #include <ostream>
-#include <sstream>
 
 namespace bslate::cli {
 namespace {
@@ -28,18 +28,6 @@ void askMakeClip(MakeClipOptions& o, OptionList& list) {
     list.flag("--steady", o.steady, "lamps do not pulse");
     list.text("-o,--output", o.out, "clip to write (.mov)").required();
     list.force(o.force);
-}
-
-Result<std::vector<Stops>> stepsFrom(const std::string& text) {
-    std::vector<Stops> steps;
-    std::istringstream list(text);
-    for (std::string item; std::getline(list, item, ',');) {
-        const auto stops = numberOf("--steps", item, -20, 20, "stops such as -4,-2,0,2");
-        if (!stops)
-            return stops.error();
-        steps.emplace_back(*stops);
-    }
-    return steps;
 }
 
 Result<MadeClipWish> wishFrom(const MakeClipOptions& options) {
@@ -65,10 +53,13 @@ Result<MadeClipWish> wishFrom(const MakeClipOptions& options) {
             return tone.error();
         wish.tone = Decibels(*tone);
     }
-    const auto steps = stepsFrom(options.steps);
-    if (!steps)
-        return steps.error();
-    wish.steps = *steps;
+    if (!options.steps.empty()) {
+        const auto steps = numbersIn("--steps", options.steps, -20, 20, "stops such as -4,-2,0,2");
+        if (!steps)
+            return steps.error();
+        for (const double step : *steps)
+            wish.steps.emplace_back(step);
+    }
     wish.pulsing = !options.steady;
     return wish;
 }

@@ -1,12 +1,16 @@
-// bslate-clips facts|listen FILE MEMORY SECONDS: tells what a clip is, and with `listen` how loud
-// it is; writes no file, and ends when it takes too much.
+// bslate-clips facts|listen|region FILE MEMORY SECONDS [X,Y,W,H]: tells what a clip is, with
+// `listen` how loud it is, with `region` the means of a place (in billionths of the picture) in
+// each picture; writes no file, and ends when it takes too much.
 #include "helper/clips/clip_container.h"
+#include "helper/clips/region_reader.h"
 #include "helper/clips/sound_levels.h"
 #include "io/json/clip_json.h"
 #include "io/system/helper_process.h"
 
+#include <algorithm>
 #include <cstdlib>
 #include <iostream>
+#include <sstream>
 
 namespace {
 
@@ -27,10 +31,33 @@ Result<ClipFacts> factsFrom(const std::string& what, const std::string& path) {
     return facts;
 }
 
+std::string regionFrom(const std::string& path, const std::string& place) {
+    double parts[4] = {};
+    std::istringstream list(place);
+    for (auto& part : parts) {
+        std::string item;
+        std::getline(list, item, ',');
+        part = std::clamp(static_cast<double>(std::atoll(item.c_str())) / 1e9, 0.0, 1.0);
+    }
+    auto opened = helper::openedClip(path);
+    if (!opened)
+        return io::clipText(opened.error());
+    const auto clip = *std::move(opened);
+    const auto codes = helper::regionOf(*clip, {parts[0], parts[1], parts[2], parts[3]});
+    return codes ? io::regionText(*codes) : io::clipText(codes.error());
+}
+
+std::string answerTo(int argc, char** argv) {
+    if (argc == 6)
+        return regionFrom(argv[2], argv[5]);
+    const auto facts = factsFrom(argv[1], argv[2]);
+    return facts ? io::clipText(*facts) : io::clipText(facts.error());
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
-    if (argc != 5) {
+    if (argc != 5 && argc != 6) {
         std::cerr << "bslate-clips: started by Bright Slate alone\n";
         return 2;
     }
@@ -39,8 +66,7 @@ int main(int argc, char** argv) {
     av_log_set_level(AV_LOG_QUIET);
     int ended = 0;
     try {
-        const auto facts = factsFrom(argv[1], argv[2]);
-        std::cout << (facts ? io::clipText(*facts) : io::clipText(facts.error())) << std::flush;
+        std::cout << answerTo(argc, argv) << std::flush;
         ended = std::cout ? 0 : 3;
     } catch (const std::exception&) {
         ended = 3;

@@ -1,0 +1,176 @@
+#include "core/clip/region_series.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace bslate {
+namespace {
+
+constexpr double kCode = 1.0 / 1023; // of 10 bits
+constexpr std::size_t kFewest = 3, kFewestToPulse = 16;
+constexpr Hertz kSlowestLamp{40}, kFastestLamp{500};
+
+double middleOf(std::vector<double> values) {
+    const auto at = values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2);
+    std::nth_element(values.begin(), at, values.end());
+    return *at;
+}
+
+// A change of exposure moves luma further from one frame to the next than it moves by itself.
+double jumpOf(std::span<const RegionFrame> frames) {
+    std::vector<double> steps;
+    for (std::size_t i = 1; i < frames.size(); ++i)
+        steps.push_back(std::abs((frames[i].luma - frames[i - 1].luma).value()));
+    return std::max(2 * kCode, 6 * middleOf(std::move(steps)));
+}
+
+struct Run {
+    std::size_t first, behind;
+    [[nodiscard]] std::size_t length() const { return behind - first; }
+};
+
+std::vector<Run> runsOf(std::span<const RegionFrame> frames, double jump) {
+    std::vector<Run> runs;
+    std::size_t first = 0;
+    for (std::size_t i = 1; i <= frames.size(); ++i) {
+        const bool same =
+            i < frames.size() && std::abs((frames[i].luma - frames[i - 1].luma).value()) <= jump;
+        if (same)
+            continue;
+        if (i - first >= kFewest)
+            runs.push_back({first, i});
+        first = i;
+    }
+    return runs;
+}
+
+// Equal steps that look alike come as one long run.
+std::vector<Run> parted(const std::vector<Run>& runs) {
+    std::vector<double> lengths;
+    for (const auto& run : runs)
+        lengths.push_back(static_cast<double>(run.length()));
+    const double usual = middleOf(std::move(lengths));
+    std::vector<Run> all;
+    for (const auto& run : runs) {
+        const auto parts = static_cast<std::size_t>(std::max(
+            1.0, std::round(static_cast<double>(run.length()) / std::max(1.0, usual) - 0.15)));
+        for (std::size_t part = 0; part < parts; ++part)
+            all.push_back({run.first + run.length() * part / parts,
+                           run.first + run.length() * (part + 1) / parts});
+    }
+    return all;
+}
+
+// Without a tenth at either end, where a hand may still be on the ring.
+Plateau plateauOf(std::span<const RegionFrame> frames, Run run) {
+    const auto edge = run.length() >= 10 ? run.length() / 10 : std::size_t(run.length() > 4);
+    Plateau plateau{run.first + edge, run.behind - edge, {}, {}, std::nullopt};
+    double luma = 0, channels[3] = {}, noise = 0;
+    int noisy = 0;
+    for (auto i = plateau.first; i < plateau.behind; ++i) {
+        luma += frames[i].luma.value();
+        for (std::size_t c = 0; c < 3; ++c)
+            channels[c] += frames[i].channels[c].value();
+        if (frames[i].noise && i > plateau.first) {
+            noise += frames[i].noise->value() * frames[i].noise->value();
+            ++noisy;
+        }
+    }
+    const auto count = static_cast<double>(plateau.behind - plateau.first);
+    plateau.luma = Signal(luma / count);
+    for (std::size_t c = 0; c < 3; ++c)
+        plateau.channels[c] = Signal(channels[c] / count);
+    if (noisy > 0)
+        plateau.noise = Signal(std::sqrt(noise / noisy));
+    return plateau;
+}
+
+struct Line {
+    double frequency = 0, amplitude = 0; // cycles a frame; of a cosine
+};
+
+double amplitudeAt(std::span<const double> values, double cycles) {
+    double real = 0, imaginary = 0, weights = 0;
+    const auto count = static_cast<double>(values.size());
+    for (std::size_t i = 0; i < values.size(); ++i) {
+        const double at = static_cast<double>(i);
+        const double turn = 2 * std::numbers::pi * cycles * at;
+        const double window = 1 - std::cos(2 * std::numbers::pi * (at + 0.5) / count); // Hann
+        real += window * values[i] * std::cos(turn);
+        imaginary += window * values[i] * std::sin(turn);
+        weights += window;
+    }
+    const double both = cycles > 0.499 ? 1 : 2; // at half the rate the line meets its mirror
+    return both * std::hypot(real, imaginary) / weights;
+}
+
+// The strongest line, looked for in steps of an eighth of a bin.
+Line strongestLine(std::span<const double> values) {
+    Line best;
+    const int steps = static_cast<int>(values.size()) * 4;
+    for (int step = 12; step <= steps; ++step) {
+        const double cycles = 0.5 * step / steps;
+        const double amplitude = amplitudeAt(values, cycles);
+        if (amplitude > best.amplitude)
+            best = {cycles, amplitude};
+    }
+    return best;
+}
+
+} // namespace
+
+std::vector<Plateau> plateausOf(std::span<const RegionFrame> frames) {
+    std::vector<Plateau> plateaus;
+    if (frames.size() < kFewest)
+        return plateaus;
+    const auto runs = runsOf(frames, jumpOf(frames));
+    if (runs.empty())
+        return plateaus;
+    for (const auto& run : parted(runs))
+        plateaus.push_back(plateauOf(frames, run));
+    return plateaus;
+}
+
+Result<std::vector<SeriesReading>> readingsOf(std::span<const Plateau> plateaus,
+                                              std::span<const Stops> stops) {
+    if (plateaus.size() != stops.size())
+        return Error{ErrorCode::OutOfRange,
+                     {},
+                     {},
+                     std::to_string(stops.size()) + " stops",
+                     "as many as exposures were found, " + std::to_string(plateaus.size())};
+    std::vector<SeriesReading> readings;
+    for (std::size_t i = 0; i < stops.size(); ++i)
+        readings.push_back({stops[i], plateaus[i].channels, plateaus[i].noise});
+    return readings;
+}
+
+std::optional<RegionPulse> pulseOf(std::span<const RegionFrame> frames, const Curve& curve,
+                                   FrameRate rate) {
+    if (frames.size() < kFewestToPulse)
+        return std::nullopt;
+    std::vector<double> stops;
+    for (const auto& frame : frames) {
+        const double light = decode(curve, frame.luma).value();
+        if (!(light > 1e-6))
+            return std::nullopt;
+        stops.push_back(std::log2(light));
+    }
+    const double middle = middleOf(stops);
+    for (auto& value : stops)
+        value -= middle;
+    const auto line = strongestLine(stops);
+    RegionPulse pulse{Stops(2 * line.amplitude), Hertz(line.frequency * rate.toDouble()), {}};
+    if (pulse.peakToPeak < kVisible)
+        return std::nullopt;
+    for (int k = 1; k * rate.toDouble() - pulse.alias.value() <= kFastestLamp.value(); ++k)
+        for (const double sign : {-1.0, 1.0}) {
+            const Hertz lamp(k * rate.toDouble() + sign * pulse.alias.value());
+            if (lamp >= kSlowestLamp && lamp <= kFastestLamp)
+                pulse.lamps.push_back(lamp);
+        }
+    return pulse;
+}
+
+} // namespace bslate

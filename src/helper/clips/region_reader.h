@@ -1,0 +1,18 @@
+#pragma once
+
+#include "core/base/result.h"
+#include "core/frame/image.h"
+#include "io/json/region_messages.h"
+
+extern "C" {
+#include <libavformat/avformat.h>
+}
+
+namespace bslate::helper {
+
+/// Means of a place in the pictures of a clip, decoded one after the other; of more than
+/// kMostRegionFrames the first. Fails with WrongFormat for pictures that are no planes of luma and
+/// colour differences, and where none is decoded.
+[[nodiscard]] Result<io::RegionCodes> regionOf(AVFormatContext& clip, const PictureArea& area);
+
+} // namespace bslate::helper

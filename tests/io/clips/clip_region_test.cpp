@@ -1,0 +1,102 @@
+// A card in clips of known exposures and known lamps, read back from the encoded pictures.
+#include "core/facts/evaluate.h"
+#include "core/shoot/lamps.h"
+#include "core/signal/exposure_series.h"
+#include "io/clips/clip_region.h"
+#include "io/codec/clip_make.h"
+#include "support/sample_shoot.h"
+#include "support/temporary_folder.h"
+
+#include <gtest/gtest.h>
+
+#include <cmath>
+
+namespace bslate::io {
+namespace {
+
+// A grey card that fills the middle of the picture, before a camera that stands still.
+class CardInClips : public ::testing::Test {
+public:
+    CardInClips() {
+        shoot.scenes[0].patches = {sample::patch("grey", PatchRole::Grey, 26)};
+        shoot.scenes[0].patches[0].place = FramePlace{0.1, 0.1, 0.8, 0.8};
+        shoot.setups[0].support = Support::Tripod;
+        shoot.setups[0].rate = FrameRate{Rational(24, 1)};
+        wish.size = {320, 180};
+        wish.pulsing = false;
+    }
+    std::vector<RegionFrame> read() {
+        const auto context = resolve(shoot, shoot.setups[0]);
+        const auto file = makeClip(*context, evaluate(*context), wish);
+        EXPECT_TRUE(file) << message(file.error());
+        sample::spit(folder / "card.mov", *file);
+        const auto region = readRegion(folder / "card.mov", {0.4, 0.4, 0.2, 0.2});
+        EXPECT_TRUE(region) << message(region.error());
+        return region ? region->frames : std::vector<RegionFrame>();
+    }
+    [[nodiscard]] Evaluation at() { return evaluate(*resolve(shoot, shoot.setups[0])); }
+    Shoot shoot = sample::shoot();
+    MadeClipWish wish;
+    sample::TemporaryFolder folder;
+};
+
+TEST_F(CardInClips, ASteppedClipGivesTheCurveAndTheClipItWasMadeWith) {
+    const double grey = at().patches[0].recorded.value();
+    std::vector<Stops> stops;
+    for (double light = -5; light < 5; light += 1)
+        stops.emplace_back(light);
+    for (double light = 5; light < 7.4; light += 1.0 / 3)
+        stops.emplace_back(light);
+    for (const auto step : stops)
+        wish.steps.push_back(step - Stops(grey));
+    wish.length = Seconds(static_cast<double>(stops.size()) / 3); // eight frames each
+    const auto plateaus = plateausOf(read());
+    const auto readings = readingsOf(plateaus, stops);
+    ASSERT_TRUE(readings) << message(readings.error());
+    const auto& curve = shoot.kit.profiles[0].curve;
+    for (std::size_t i = 0; i < 10; ++i)
+        EXPECT_NEAR((*readings)[i].rgb[1].value(), encode(curve, linearAt(stops[i])).value(),
+                    1.0 / 1023)
+            << stops[i].value() << " stops, to a 10-bit code";
+    const auto fit = fitSeries(*readings, curve.range, curve);
+    ASSERT_TRUE(fit) << message(fit.error());
+    ASSERT_TRUE(fit->clip[1]);
+    EXPECT_NEAR(fit->clip[1]->value(), at().sensorClip.value(), 0.05);
+    EXPECT_LT(fit->rms.value(), 1.0 / 1023);
+    EXPECT_FALSE(readingsOf(plateaus, std::span(stops).first(3)))
+        << "three stops for as many exposures as there are";
+}
+
+// 24 frames at 1/48 under 100 Hz, depth 1: 0.114 stop peak to peak, alias 4 Hz (worked by hand).
+TEST_F(CardInClips, PulsingNamesItsLamp) {
+    shoot.scenes[0].lamps = {*parseLampLine("measured 100Hz h1:100% share100%")};
+    shoot.setups[0].shutter = ShutterAngle(180);
+    shoot.kit.cameras[0].areas[0].readout = Seconds(0);
+    wish.pulsing = true;
+    wish.length = Seconds(3);
+    const auto frames = read();
+    const auto pulse = pulseOf(frames, shoot.kit.profiles[0].curve, shoot.setups[0].rate);
+    ASSERT_TRUE(pulse);
+    EXPECT_NEAR(pulse->alias.value(), 4, 0.05);
+    EXPECT_NEAR(pulse->peakToPeak.value(), 0.114, 0.01);
+    EXPECT_TRUE(std::any_of(pulse->lamps.begin(), pulse->lamps.end(),
+                            [](Hertz lamp) { return std::abs(lamp.value() - 100) < 0.1; }));
+    wish.pulsing = false;
+    EXPECT_FALSE(pulseOf(read(), shoot.kit.profiles[0].curve, shoot.setups[0].rate));
+}
+
+TEST_F(CardInClips, NoiseIsThatOfThePixelsAndWhatIsNoClipIsRefused) {
+    wish.length = Seconds(0.5);
+    const auto frames = read();
+    ASSERT_EQ(frames.size(), 12u);
+    EXPECT_FALSE(frames[0].noise) << "nothing was before it";
+    ASSERT_TRUE(frames[5].noise);
+    EXPECT_GT(frames[5].noise->value(), 0.0005);
+    EXPECT_LT(frames[5].noise->value(), 0.02);
+    sample::spit(folder / "text.mov", "no clip");
+    EXPECT_FALSE(readRegion(folder / "text.mov", {0, 0, 1, 1}));
+    EXPECT_FALSE(readRegion(folder / "gone.mov", {0, 0, 1, 1}));
+}
+
+} // namespace
+} // namespace bslate::io
