@@ -23,6 +23,11 @@ TEST(Cli, EveryVerbHasAnExampleThatWorksAndHelpThatShowsIt) {
                           std::filesystem::copy_options::recursive);
     const auto before = std::filesystem::current_path();
     std::filesystem::current_path(folder.path());
+    // A clip that examples speak of.
+    EXPECT_EQ(ran({"make-clip", "slack-water.bslate", "--setup", "2A", "--size", "320x180",
+                   "--seconds", "0.5", "-o", "A001.mov"})
+                  .code,
+              kGood);
     for (const auto* verb : verbs()) {
         const auto words = exampleWords(verb->example);
         ASSERT_FALSE(words.empty()) << verb->name;

@@ -156,7 +156,7 @@ Result<int> cameraFrom(const CameraFromOptions& options, Output& output) {
 
 extern const Verb kCameraFromVerb;
 const Verb kCameraFromVerb{"camera-from", "A camera from its own clips, or a table of its modes",
-                           "bslate camera-from A001.mov A002.mov modes.txt -o mine.bskit.json",
+                           "bslate camera-from A001.mov heron-modes.txt -o mine.bskit.json",
                            prepared<CameraFromOptions, askCameraFrom, cameraFrom>};
 
 } // namespace bslate::cli

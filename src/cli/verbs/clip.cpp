@@ -46,8 +46,7 @@ Result<int> tellClips(const ClipOptions& options, Output& output) {
 } // namespace
 
 extern const Verb kClipVerb;
-const Verb kClipVerb{"clip", "What recorded clips are",
-                     "bslate clip A001_C003.mov A001_C004.mov --json",
+const Verb kClipVerb{"clip", "What recorded clips are", "bslate clip A001.mov --json",
                      prepared<ClipOptions, askClip, tellClips>};
 
 } // namespace bslate::cli

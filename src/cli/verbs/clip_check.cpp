@@ -86,7 +86,7 @@ Result<int> checkClips(const ClipCheckOptions& options, Output& output) {
 
 extern const Verb kClipCheckVerb;
 const Verb kClipCheckVerb{"clip-check", "Recorded clips against the setups they are of",
-                          "bslate clip-check slack-water.bslate 2A_take1.mov --json",
+                          "bslate clip-check slack-water.bslate A001.mov --json",
                           prepared<ClipCheckOptions, askClipCheck, checkClips>};
 
 } // namespace bslate::cli

@@ -141,8 +141,7 @@ Result<int> readSeries(const SeriesOptions& options, Output& output) {
 
 extern const Verb kSeriesVerb;
 const Verb kSeriesVerb{"series", "Exposures held in clips, read off a card",
-                       "bslate series steps.mov --region 0.45,0.4,0.1,0.1 --stops -2,0,2 -o "
-                       "readings.csv",
+                       "bslate series A001.mov --region 0.45,0.4,0.1,0.1",
                        prepared<SeriesOptions, askSeries, readSeries>};
 
 } // namespace bslate::cli
