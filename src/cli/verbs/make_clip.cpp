@@ -4,6 +4,7 @@
 #include "core/quantity/number_text.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/parse_gear.h"
+#include "core/quantity/print.h"
 #include "io/codec/clip_make.h"
 
 #include <ostream>

@@ -48,6 +48,7 @@ std::vector<Run> runsOf(std::span<const RegionFrame> frames, double jump) {
 // Equal steps that look alike come as one long run.
 std::vector<Run> parted(const std::vector<Run>& runs) {
     std::vector<double> lengths;
+    lengths.reserve(runs.size());
     for (const auto& run : runs)
         lengths.push_back(static_cast<double>(run.length()));
     const double usual = middleOf(std::move(lengths));
@@ -130,6 +131,20 @@ std::vector<Plateau> plateausOf(std::span<const RegionFrame> frames) {
     for (const auto& run : parted(runs))
         plateaus.push_back(plateauOf(frames, run));
     return plateaus;
+}
+
+std::size_t gapsBetween(std::span<const Plateau> plateaus) {
+    if (plateaus.size() < 2)
+        return 0;
+    std::vector<double> lengths;
+    lengths.reserve(plateaus.size());
+    for (const auto& plateau : plateaus)
+        lengths.push_back(static_cast<double>(plateau.behind - plateau.first));
+    const double usual = middleOf(std::move(lengths));
+    std::size_t gaps = 0;
+    for (std::size_t i = 1; i < plateaus.size(); ++i)
+        gaps += static_cast<double>(plateaus[i].first - plateaus[i - 1].behind) >= usual;
+    return gaps;
 }
 
 Result<std::vector<SeriesReading>> readingsOf(std::span<const Plateau> plateaus,

@@ -37,6 +37,9 @@ struct Plateau {
 /// several others is as many: above the curve's end all exposures look alike.
 [[nodiscard]] std::vector<Plateau> plateausOf(std::span<const RegionFrame> frames);
 
+/// Places between two plateaus that are as long as one usually is: another may have been missed.
+[[nodiscard]] std::size_t gapsBetween(std::span<const Plateau> plateaus);
+
 /// Plateaus as readings of an exposure series, each at its stops. Fails with OutOfRange, naming how
 /// many there are, for another count.
 [[nodiscard]] Result<std::vector<SeriesReading>> readingsOf(std::span<const Plateau> plateaus,

@@ -1,10 +1,12 @@
-// bslate-clips facts|listen|region FILE MEMORY SECONDS [X,Y,W,H]: tells what a clip is, with
-// `listen` how loud it is, with `region` the means of a place (in billionths of the picture) in
-// each picture; writes no file, and ends when it takes too much.
+// bslate-clips facts|listen|picture|region FILE MEMORY SECONDS [X,Y,W,H]: tells what a clip is,
+// with `listen` how loud it is, with `picture` shows its middle, with `region` the means of a place
+// (in billionths of the picture) in each picture; writes no file, and ends when it takes too much.
 #include "helper/clips/clip_container.h"
+#include "helper/clips/picture_reader.h"
 #include "helper/clips/region_reader.h"
 #include "helper/clips/sound_levels.h"
 #include "io/json/clip_json.h"
+#include "io/json/still_messages.h"
 #include "io/system/helper_process.h"
 
 #include <algorithm>
@@ -47,9 +49,20 @@ std::string regionFrom(const std::string& path, const std::string& place) {
     return codes ? io::regionText(*codes) : io::clipText(codes.error());
 }
 
+std::string pictureFrom(const std::string& path) {
+    auto opened = helper::openedClip(path);
+    if (!opened)
+        return io::stillText(opened.error());
+    const auto clip = *std::move(opened);
+    const auto picture = helper::middlePicture(*clip);
+    return picture ? io::stillText(*picture) : io::stillText(picture.error());
+}
+
 std::string answerTo(int argc, char** argv) {
     if (argc == 6)
         return regionFrom(argv[2], argv[5]);
+    if (std::string_view(argv[1]) == "picture")
+        return pictureFrom(argv[2]);
     const auto facts = factsFrom(argv[1], argv[2]);
     return facts ? io::clipText(*facts) : io::clipText(facts.error());
 }

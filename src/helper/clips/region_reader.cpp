@@ -1,6 +1,6 @@
 #include "helper/clips/region_reader.h"
 
-#include "helper/codec/media_library.h"
+#include "helper/clips/planes.h"
 
 #include <algorithm>
 #include <cmath>
@@ -8,14 +8,6 @@
 
 namespace bslate::helper {
 namespace {
-
-Error noPlanes(std::string got) {
-    return {ErrorCode::WrongFormat,
-            {},
-            {},
-            std::move(got),
-            "pictures of luma and colour differences, 8 to 16 bits"};
-}
 
 // Pixels of a plane that a place covers; one at least.
 struct Box {
@@ -35,11 +27,6 @@ Box boxOf(const PictureArea& area, int width, int height) {
     return box;
 }
 
-int codeAt(const AVFrame& frame, int plane, int x, int y, bool bytes) {
-    const auto* row = frame.data[plane] + static_cast<std::ptrdiff_t>(y) * frame.linesize[plane];
-    return bytes ? row[x] : reinterpret_cast<const std::uint16_t*>(row)[x];
-}
-
 // Reads one picture after the other, and remembers the place in the last one.
 class RegionReader {
 public:
@@ -48,13 +35,9 @@ public:
         , m_tick(tick) {}
 
     Outcome take(const AVFrame& frame) {
-        const auto format = static_cast<AVPixelFormat>(frame.format);
-        const auto* told = av_pix_fmt_desc_get(format);
-        if (!told || told->nb_components < 3 || av_pix_fmt_count_planes(format) != 3 ||
-            (told->flags & (AV_PIX_FMT_FLAG_RGB | AV_PIX_FMT_FLAG_BE | AV_PIX_FMT_FLAG_HWACCEL |
-                            AV_PIX_FMT_FLAG_FLOAT)) ||
-            told->comp[0].shift != 0)
-            return noPlanes(told ? told->name : "an unknown form");
+        if (const auto problem = problemWithPlanes(frame))
+            return *problem;
+        const auto* told = av_pix_fmt_desc_get(static_cast<AVPixelFormat>(frame.format));
         const bool bytes = told->comp[0].depth == 8;
         m_codes.depth = BitDepth{told->comp[0].depth};
         m_codes.full = frame.color_range == AVCOL_RANGE_JPEG;
@@ -71,7 +54,7 @@ public:
             double sum = 0;
             for (int y = box.top; y < box.bottom; ++y)
                 for (int x = box.left; x < box.right; ++x)
-                    sum += codeAt(frame, plane, x, y, bytes);
+                    sum += planeCode(frame, plane, x, y, bytes);
             code.means[static_cast<std::size_t>(plane)] = sum / box.count();
         }
         code.noise = noiseOf(frame, bytes);
@@ -88,7 +71,7 @@ private:
         now.reserve(static_cast<std::size_t>(box.count()));
         for (int y = box.top; y < box.bottom; ++y)
             for (int x = box.left; x < box.right; ++x)
-                now.push_back(codeAt(frame, 0, x, y, bytes));
+                now.push_back(planeCode(frame, 0, x, y, bytes));
         double sum = 0, squares = 0;
         const bool comparable = m_last.size() == now.size();
         for (std::size_t i = 0; comparable && i < now.size(); ++i) {
@@ -117,9 +100,8 @@ Result<io::RegionCodes> regionOf(AVFormatContext& clip, const PictureArea& area)
     if (index < 0 || !codec)
         return noPlanes("no pictures that can be decoded");
     const auto* stream = clip.streams[index];
-    const CodecContext decoder(avcodec_alloc_context3(codec));
-    if (!decoder || avcodec_parameters_to_context(decoder.get(), stream->codecpar) < 0 ||
-        avcodec_open2(decoder.get(), codec, nullptr) < 0)
+    const auto decoder = openedDecoder(*stream->codecpar, codec);
+    if (!decoder)
         return noPlanes("pictures that cannot be decoded");
     for (unsigned i = 0; i < clip.nb_streams; ++i)
         if (static_cast<int>(i) != index)

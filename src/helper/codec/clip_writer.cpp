@@ -67,7 +67,7 @@ bool ClipWriter::addStreams() {
     of.sample_rate = kSamplesPerSecond;
     of.bits_per_coded_sample = 16;
     of.block_align = 2;
-    of.bit_rate = kSamplesPerSecond * 16;
+    of.bit_rate = std::int64_t{kSamplesPerSecond} * 16;
     av_channel_layout_default(&of.ch_layout, 1);
     m_sound->time_base = {1, kSamplesPerSecond};
     return true;
@@ -105,7 +105,7 @@ Outcome ClipWriter::addTone() {
             const double turn = 2 * std::numbers::pi * kToneHertz * double(at + i);
             const auto value = static_cast<std::int16_t>(
                 std::lround(amplitude * std::sin(turn / kSamplesPerSecond)));
-            std::memcpy(m_packet->data + 2 * i, &value, 2);
+            std::memcpy(m_packet->data + std::ptrdiff_t{2} * i, &value, 2);
         }
         m_packet->stream_index = m_sound->index;
         m_packet->pts = m_packet->dts = at;

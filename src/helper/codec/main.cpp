@@ -32,7 +32,7 @@ Outcome takeFrames(std::istream& in, const CodingTask& task, Coder& coder) {
     for (int i = 0; i < task.frames; ++i) {
         if (!readFrame(in, frame))
             return Error{ErrorCode::WrongFormat, {}, {}, {}, "as many frames as were announced"};
-        if (const auto added = coder.add(frame); !added)
+        if (auto added = coder.add(frame); !added)
             return added;
     }
     return Done{};

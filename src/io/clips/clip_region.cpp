@@ -2,6 +2,7 @@
 
 #include "core/frame/ycbcr.h"
 #include "io/json/region_messages.h"
+#include "io/json/still_messages.h"
 #include "io/system/helper_process.h"
 
 namespace bslate::io {
@@ -39,10 +40,9 @@ std::string areaText(const PictureArea& area) {
     return text;
 }
 
-} // namespace
-
-Result<ReadRegion> readRegion(const std::filesystem::path& path, const PictureArea& area,
-                              std::optional<CodeRange> range, const KeepGoing& keepGoing) {
+// What the helper says of a file.
+Result<std::string> askClips(const char* what, const std::filesystem::path& path,
+                             const std::string& place, const KeepGoing& keepGoing) {
     std::error_code failed;
     if (!std::filesystem::is_regular_file(path, failed))
         return Error{ErrorCode::FileUnreadable, path.string(), {}, {}, "a readable clip"};
@@ -52,10 +52,28 @@ Result<ReadRegion> readRegion(const std::filesystem::path& path, const PictureAr
     HelperLimits limits;
     limits.time = std::chrono::minutes(10);
     const auto seconds = std::chrono::duration_cast<std::chrono::seconds>(limits.time).count();
-    const auto answer = runHelper(*helper,
-                                  {"region", path.string(), std::to_string(limits.memory),
-                                   std::to_string(seconds), areaText(area)},
-                                  std::string(), limits, keepGoing);
+    std::vector<std::string> arguments = {what, path.string(), std::to_string(limits.memory),
+                                          std::to_string(seconds)};
+    if (!place.empty())
+        arguments.push_back(place);
+    return runHelper(*helper, arguments, std::string(), limits, keepGoing);
+}
+
+} // namespace
+
+Result<Still> readClipPicture(const std::filesystem::path& path, const KeepGoing& keepGoing) {
+    const auto answer = askClips("picture", path, {}, keepGoing);
+    auto still = answer ? readStillText(*answer) : Result<Still>(answer.error());
+    if (still)
+        return still;
+    Error error = still.error();
+    error.file = path.filename().string();
+    return error;
+}
+
+Result<ReadRegion> readRegion(const std::filesystem::path& path, const PictureArea& area,
+                              std::optional<CodeRange> range, const KeepGoing& keepGoing) {
+    const auto answer = askClips("region", path, areaText(area), keepGoing);
     const auto codes = answer ? readRegionText(*answer) : Result<RegionCodes>(answer.error());
     if (!codes) {
         auto error = codes.error();

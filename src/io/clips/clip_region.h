@@ -4,10 +4,16 @@
 #include "core/base/result.h"
 #include "core/clip/region_series.h"
 #include "core/frame/image.h"
+#include "io/stills/still.h"
 
 #include <filesystem>
 
 namespace bslate::io {
+
+/// A picture of the middle of a clip to be looked at: 8 bits as recorded, at most 960 wide. Fails
+/// as readRegion() does.
+[[nodiscard]] Result<Still> readClipPicture(const std::filesystem::path& path,
+                                            const KeepGoing& keepGoing = {});
 
 /// Frames with the range their signals are of.
 struct ReadRegion {

@@ -53,6 +53,10 @@ TEST_F(CardInClips, ASteppedClipGivesTheCurveAndTheClipItWasMadeWith) {
     const auto plateaus = plateausOf(read());
     const auto readings = readingsOf(plateaus, stops);
     ASSERT_TRUE(readings) << message(readings.error());
+    EXPECT_EQ(gapsBetween(plateaus), 0u);
+    auto missed = plateaus;
+    missed.erase(missed.begin() + 4);
+    EXPECT_EQ(gapsBetween(missed), 1u);
     const auto& curve = shoot.kit.profiles[0].curve;
     for (std::size_t i = 0; i < 10; ++i)
         EXPECT_NEAR((*readings)[i].rgb[1].value(), encode(curve, linearAt(stops[i])).value(),

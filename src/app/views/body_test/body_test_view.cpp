@@ -3,6 +3,7 @@
 #include "app/document/text.h"
 #include "app/views/body_test/fit_picture.h"
 #include "app/views/body_test/series_card.h"
+#include "app/views/body_test/series_dialog.h"
 #include "app/views/card/card_dialog.h"
 #include "core/base/find_by_id.h"
 #include "core/facts/tested_zebra.h"
@@ -39,6 +40,9 @@ BodyTestView::BodyTestView(ProfileActions& actions, const Style& style, QWidget*
     , m_keep(new QPushButton(tr("Keep as the measured profile (Ctrl+K)")))
     , m_picture(new FitPicture(style)) {
     setObjectName(QStringLiteral("body-test-view"));
+    m_askClips = [this] {
+        return QFileDialog::getOpenFileNames(this, tr("Clips of the exposure series"));
+    };
     m_ask = [this] {
         return QFileDialog::getOpenFileName(this, tr("Readings"), {},
                                             tr("Tables (*.csv *.tsv *.txt)"));
@@ -111,6 +115,8 @@ QWidget* BodyTestView::buildSide() {
            "-6, 8.2, 0.41\n-5, 11.0, 0.40\n\nor stop, red, green, blue, noise.\nCodes of 10 bits "
            "are understood too."));
     column->addWidget(m_readings, 1);
+    button(new QPushButton(tr("From clips\u2026")), "test-clips",
+           [this] { readClips(m_askClips()); });
     button(new QPushButton(tr("Open a table\u2026")), "test-open", [this] {
         if (const QString path = m_ask(); !path.isEmpty())
             openReadings(path);
@@ -324,19 +330,43 @@ void BodyTestView::keep() {
                       .arg(toQt(kept->name), m_profile->currentText()));
 }
 
-CardDialog* BodyTestView::showCard() {
-    const auto* nominal = profile();
-    if (!camera() || !nominal || !base()) {
+std::optional<SeriesPlan> BodyTestView::plan() {
+    if (!camera() || !profile() || !base()) {
         emit refused(tr("Choose a body and a profile first."));
-        return nullptr;
+        return std::nullopt;
     }
     const auto& shoot = m_actions.document().shoot();
     SeriesWish wish;
     wish.rate = shoot.brief.rate;
     wish.snr = shoot.snrFloor;
     wish.meter = shoot.meter;
-    const auto plan = planSeries(shoot.kit, *camera(), *nominal, *base(), wish);
-    auto* dialog = new CardDialog(seriesCard(plan, shoot.kit, *camera(), *nominal), this);
+    return planSeries(shoot.kit, *camera(), *profile(), *base(), wish);
+}
+
+SeriesDialog* BodyTestView::readClips(const QStringList& clips) {
+    const auto planned = plan();
+    if (!planned || clips.isEmpty())
+        return nullptr;
+    std::vector<Stops> steps;
+    for (const auto& step : planned->steps)
+        steps.push_back(step.given);
+    const auto curve = profile()->curve;
+    auto* dialog = new SeriesDialog(clips, curve, steps, m_style, this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &QDialog::accepted, this, [this, dialog, range = curve.range] {
+        setReadings(toQt(io::writeReadings(dialog->readings(), range)));
+        fit();
+    });
+    dialog->open();
+    return dialog;
+}
+
+CardDialog* BodyTestView::showCard() {
+    const auto planned = plan();
+    if (!planned)
+        return nullptr;
+    const auto& kit = m_actions.document().shoot().kit;
+    auto* dialog = new CardDialog(seriesCard(*planned, kit, *camera(), *profile()), this);
     dialog->setAttribute(Qt::WA_DeleteOnClose);
     connect(dialog, &CardDialog::told, this, [this](const QString& message, bool problem) {
         if (problem)

@@ -3,6 +3,7 @@
 #include "app/document/profile_actions.h"
 #include "app/style/style.h"
 #include "app/views/step_view.h"
+#include "core/kit/series_plan.h"
 
 #include <functional>
 #include <optional>
@@ -38,6 +39,9 @@ public:
     /// Shows the series card; null when there is nothing to plan for.
     class CardDialog* showCard();
 
+    /// Readings off clips, in a dialog that takes them over; null without clips or a body.
+    class SeriesDialog* readClips(const QStringList& clips);
+    void setAskForClips(std::function<QStringList()> ask) { m_askClips = std::move(ask); }
     void setAskForFile(std::function<QString()> ask) { m_ask = std::move(ask); }
 
 protected:
@@ -50,6 +54,8 @@ private:
     void recall();
     void tell();
     void refuse(const QString& message);
+    /// What the series card says; tells when there is nothing to plan for.
+    [[nodiscard]] std::optional<SeriesPlan> plan();
     [[nodiscard]] const Camera* camera() const;
     [[nodiscard]] const Profile* profile() const;
     [[nodiscard]] const BaseIso* base() const;
@@ -69,6 +75,7 @@ private:
     std::optional<Measurement> m_first; ///< to be shown when the page is first seen
     QString m_recalled;                 ///< the readings as they were recalled from the kit
     std::function<QString()> m_ask;
+    std::function<QStringList()> m_askClips;
 };
 
 } // namespace bslate::app

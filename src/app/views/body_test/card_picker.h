@@ -1,0 +1,51 @@
+#pragma once
+
+#include "app/style/style.h"
+#include "core/frame/image.h"
+
+#include <QImage>
+#include <QWidget>
+
+namespace bslate::app {
+
+/// A picture on which the grey card is marked once: a frame drawn with the mouse, or moved with the
+/// arrow keys and made larger or smaller with Shift and them.
+class CardPicker : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit CardPicker(const Style& style, QWidget* parent = nullptr);
+
+    void show(const QImage& picture);
+    [[nodiscard]] const PictureArea& card() const { return m_card; }
+    /// Where a share of the picture is drawn.
+    [[nodiscard]] QPointF placeOf(double x, double y) const;
+
+    QSize sizeHint() const override { return {560, 320}; }
+    QSize minimumSizeHint() const override { return {320, 180}; }
+
+signals:
+    void changed();
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
+
+private:
+    [[nodiscard]] QRectF box() const; ///< of the picture
+    [[nodiscard]] QPointF shareAt(QPointF place) const;
+    void put(PictureArea card);
+
+    const Style& m_style;
+    QImage m_picture;
+    PictureArea m_card{0.45, 0.45, 0.1, 0.1};
+    QPointF m_from;
+    bool m_drawing = false;
+};
+
+} // namespace bslate::app

@@ -1,0 +1,101 @@
+// A body test from footage: the card marked once, readings found, fitted and kept without a number
+// typed.
+#include "app/document/text.h"
+#include "app/views/body_test/body_test_view.h"
+#include "app/views/body_test/card_picker.h"
+#include "app/views/body_test/series_dialog.h"
+#include "app/window_fixture.h"
+#include "core/facts/evaluate.h"
+#include "io/codec/clip_make.h"
+#include "support/temporary_folder.h"
+
+#include <QComboBox>
+#include <QLabel>
+
+namespace bslate::app {
+namespace {
+
+class SeriesFromClips : public WindowTest {
+public:
+    SeriesFromClips() {
+        choose("2A");
+        window->showView("body-test");
+        QTest::qWait(1);
+        auto* cameras = view().findChild<QComboBox*>();
+        cameras->setCurrentIndex(cameras->findData(toQt(setup().camera)));
+    }
+    BodyTestView& view() { return window->view<BodyTestView>(); }
+    // The setup with nothing but a grey card before it, stepped over its range.
+    QString steppedClip() {
+        auto shoot = window->document().shoot();
+        auto own = setup();
+        own.support = Support::Tripod;
+        for (auto& scene : shoot.scenes)
+            if (scene.id == own.scene) {
+                auto grey = scene.patches.front();
+                grey.id = "grey";
+                grey.role = PatchRole::Grey;
+                grey.reading = {26, LightUnit::CandelaPerM2};
+                grey.place = FramePlace{0.1, 0.1, 0.5, 0.8};
+                scene.patches = {grey};
+                scene.lamps.clear();
+            }
+        const auto context = resolve(shoot, own);
+        const auto at = evaluate(*context);
+        MadeClipWish wish;
+        wish.size = {320, 180};
+        wish.length = Seconds(5);
+        for (int stop = -6; stop <= 8; ++stop)
+            wish.steps.emplace_back(stop - at.patches[0].recorded.value());
+        const auto file = io::makeClip(*context, at, wish);
+        EXPECT_TRUE(file) << message(file.error());
+        sample::spit(this->file("series.mov").toStdString(), *file);
+        return this->file("series.mov");
+    }
+};
+
+TEST_F(SeriesFromClips, TheCardIsMarkedAndTheCurveIsFitted) {
+    auto* dialog = view().readClips({steppedClip()});
+    ASSERT_TRUE(dialog);
+    dialog->settle();
+    auto& picker = dialog->picker();
+    // Off the card at first: a frame is drawn on it with the mouse.
+    const auto from = picker.placeOf(0.25, 0.35).toPoint(),
+               to = picker.placeOf(0.45, 0.65).toPoint();
+    QTest::mousePress(&picker, Qt::LeftButton, {}, from);
+    QTest::mouseMove(&picker, to);
+    QTest::mouseRelease(&picker, Qt::LeftButton, {}, to);
+    dialog->settle();
+    EXPECT_NEAR(picker.card().x, 0.25, 0.01);
+    EXPECT_NEAR(picker.card().width, 0.2, 0.01);
+    // By key: to the right, and wider.
+    QTest::keyClick(&picker, Qt::Key_Right);
+    QTest::keyClick(&picker, Qt::Key_Right, Qt::ShiftModifier);
+    EXPECT_NEAR(picker.card().x, 0.26, 0.011);
+    EXPECT_NEAR(picker.card().width, 0.21, 0.011);
+    dialog->settle();
+    ASSERT_EQ(dialog->readings().size(), 15u)
+        << dialog->findChild<QLabel*>(QStringLiteral("series-found"))->text().toStdString();
+    EXPECT_EQ(dialog->readings()[6].stops, Stops(0));
+    dialog->findChild<QPushButton*>(QStringLiteral("series-take"))->click();
+    ASSERT_TRUE(view().fitted()) << view().finding().toStdString();
+    ASSERT_TRUE(view().fitted()->clip[1]);
+    EXPECT_NEAR(view().fitted()->clip[1]->value(), at().sensorClip.value(), 0.5)
+        << "whole stops do not tell it closer";
+    EXPECT_LT(view().fitted()->rms.value(), 2.0 / 1023);
+}
+
+TEST_F(SeriesFromClips, WhatIsNoSeriesIsToldAndCannotBeTaken) {
+    sample::spit(file("text.mov").toStdString(), "no clip");
+    auto* dialog = view().readClips({file("text.mov")});
+    ASSERT_TRUE(dialog);
+    dialog->settle();
+    const auto said = dialog->findChild<QLabel*>(QStringLiteral("series-found"))->text();
+    EXPECT_TRUE(said.contains(QStringLiteral("text.mov"))) << said.toStdString();
+    EXPECT_FALSE(dialog->findChild<QPushButton*>(QStringLiteral("series-take"))->isEnabled());
+    QTest::keyClick(dialog, Qt::Key_Escape);
+    EXPECT_FALSE(view().readClips({})) << "nothing was chosen";
+}
+
+} // namespace
+} // namespace bslate::app
