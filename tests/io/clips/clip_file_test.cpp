@@ -19,9 +19,8 @@ using sample::slurp;
 using sample::spit;
 using sample::TemporaryFolder;
 
-std::string pictures(const char* rate, double seconds) {
-    return "-f lavfi -i testsrc2=s=320x180:r=" + std::string(rate) +
-           ":d=" + std::to_string(seconds).substr(0, 3) + " ";
+std::string pictures(const char* rate, const char* seconds) {
+    return "-f lavfi -i testsrc2=s=320x180:r=" + std::string(rate) + ":d=" + seconds + " ";
 }
 constexpr const char* kLong10 =
     "-c:v libx264 -pix_fmt yuv422p10le -g 12 -bf 2 -b:v 2M -color_range tv -colorspace bt709 "
@@ -50,7 +49,7 @@ public:
 };
 
 TEST_F(Clips, TellWhatTheyWereEncodedWith) {
-    make("a.mov", pictures("24000/1001", 3) + "-f lavfi -i sine=f=1000:r=48000:d=3 -ac 2 " +
+    make("a.mov", pictures("24000/1001", "3") + "-f lavfi -i sine=f=1000:r=48000:d=3 -ac 2 " +
                       std::string(kLong10) +
                       "-c:a pcm_s24le -timecode 10:20:30:12 "
                       "-metadata reel_name=A001 ");
@@ -83,7 +82,7 @@ TEST_F(Clips, TellWhatTheyWereEncodedWith) {
 }
 
 TEST_F(Clips, OfOtherContainersAreTheSame) {
-    make("a.mp4", pictures("50", 2) + "-c:v libx264 -pix_fmt yuv420p -g 1 ");
+    make("a.mp4", pictures("50", "2") + "-c:v libx264 -pix_fmt yuv420p -g 1 ");
     for (const char* name : {"a.mkv", "a.ts", "a.avi"})
         make(name, "-i " + file("a.mp4") + " -c copy ");
     make("pieces.mp4", "-i " + file("a.mp4") + " -c copy -movflags frag_keyframe+empty_moov ");
@@ -100,15 +99,15 @@ TEST_F(Clips, OfOtherContainersAreTheSame) {
 }
 
 TEST_F(Clips, VariableTurnedAndSoundAloneAreSeen) {
-    make("v.mp4", pictures("30", 3) + "-vf select='not(eq(mod(n\\,7)\\,3))' -vsync vfr "
-                                      "-c:v libx264 -pix_fmt yuv420p ");
+    make("v.mp4", pictures("30", "3") + "-vf select='not(eq(mod(n\\,7)\\,3))' -vsync vfr "
+                                        "-c:v libx264 -pix_fmt yuv420p ");
     const auto variable = read("v.mp4");
     ASSERT_TRUE(variable) << message(variable.error());
     EXPECT_TRUE(variable->picture->variable);
     EXPECT_EQ(variable->picture->rate.perSecond, Rational(30, 1));
     EXPECT_EQ(variable->picture->gaps, 12)
         << "of 90 frames, 3, 10 ... 87 are left out, one at the end";
-    make("plain.mp4", pictures("25", 1) + "-c:v libx264 -pix_fmt yuv420p ");
+    make("plain.mp4", pictures("25", "1") + "-c:v libx264 -pix_fmt yuv420p ");
     make("turned.mp4", "-i " + file("plain.mp4") + " -c copy -metadata:s:v rotate=90 ");
     const auto turned = read("turned.mp4");
     ASSERT_TRUE(turned) << message(turned.error());
@@ -123,8 +122,8 @@ TEST_F(Clips, VariableTurnedAndSoundAloneAreSeen) {
 // A sine of amplitude 1/8 is -18.06 dBFS, its root mean square 3.01 dB less (1/sqrt 2). Loudness
 // and true peak by the media library's filter for EBU R 128.
 TEST_F(Clips, AreHeardAsLoudAsTheirSine) {
-    make("s.mov", pictures("25", 3) + "-f lavfi -i sine=f=1000:r=48000:d=3 -ac 2 -c:v libx264 "
-                                      "-pix_fmt yuv420p -c:a pcm_s24le ");
+    make("s.mov", pictures("25", "3") + "-f lavfi -i sine=f=1000:r=48000:d=3 -ac 2 -c:v libx264 "
+                                        "-pix_fmt yuv420p -c:a pcm_s24le ");
     const auto clip = read("s.mov", ClipDepth::Listen);
     ASSERT_TRUE(clip) << message(clip.error());
     ASSERT_EQ(clip->sound.size(), 1u);
@@ -146,7 +145,7 @@ TEST_F(Clips, AreHeardAsLoudAsTheirSine) {
 }
 
 TEST_F(Clips, ThatAreBrokenSaySo) {
-    make("a.mov", pictures("25", 2) + "-c:v libx264 -pix_fmt yuv420p ");
+    make("a.mov", pictures("25", "2") + "-c:v libx264 -pix_fmt yuv420p ");
     make("front.mp4", "-i " + file("a.mov") + " -c copy -movflags +faststart ");
     const auto whole = slurp(file("a.mov"));
     spit(file("no-index.mov"), whole.substr(0, whole.size() / 2));
