@@ -3,6 +3,7 @@
 #include "core/advice/starting.h"
 
 #include <algorithm>
+#include <set>
 
 namespace bslate {
 namespace {
@@ -30,11 +31,8 @@ bool has(const ModeLine& mode, FrameRate rate) {
                        [rate](const RateOption& one) { return one.rate == rate; });
 }
 
-} // namespace
-
-std::vector<SeenMode> modesOf(const OwnCamera& own) {
-    auto modes = joined(modesFromClips(own.clips), modesIn(readModeTable(own.table)));
-    for (const auto& cell : own.typed) {
+std::vector<SeenMode> withTyped(std::vector<SeenMode> modes, std::span<const TypedCell> typed) {
+    for (const auto& cell : typed) {
         auto mode = std::find_if(modes.begin(), modes.end(),
                                  [&](const SeenMode& one) { return isTypedFor(cell, one.line); });
         if (mode == modes.end() && cell.bitRate) {
@@ -49,26 +47,45 @@ std::vector<SeenMode> modesOf(const OwnCamera& own) {
     return modes;
 }
 
-CellGround groundOf(const OwnCamera& own, const ModeLine& mode, FrameRate rate) {
-    CellGround ground;
-    ground.typed = std::any_of(own.typed.begin(), own.typed.end(), [&](const TypedCell& cell) {
-        return isTypedFor(cell, mode) && cell.rate == rate;
-    });
-    for (const auto& seen : modesFromClips(own.clips))
-        if (areOfOneFormat(seen.line, mode))
-            ground.clips += static_cast<int>(
-                std::count_if(own.clips.begin(), own.clips.end(), [&](const ClipFacts& clip) {
-                    return !unfitForModes(clip) && clip.picture->rate == rate &&
-                           std::find(seen.files.begin(), seen.files.end(), clip.file) !=
-                               seen.files.end();
-                }));
-    for (const auto& line : modesIn(readModeTable(own.table)))
-        ground.table = ground.table || (areOfOneFormat(line, mode) && has(line, rate));
-    return ground;
+// Clips of a mode that have its rate.
+int clipsOf(std::span<const ClipFacts> clips, const SeenMode& mode, FrameRate rate) {
+    return static_cast<int>(std::count_if(clips.begin(), clips.end(), [&](const ClipFacts& clip) {
+        return clip.picture && clip.picture->rate == rate &&
+               std::find(mode.files.begin(), mode.files.end(), clip.file) != mode.files.end();
+    }));
+}
+
+} // namespace
+
+OwnLattice latticeOf(const OwnCamera& own) {
+    OwnLattice lattice;
+    lattice.rows = readModeTable(own.table);
+    const auto lines = modesIn(lattice.rows);
+    const auto seen = modesFromClips(own.clips);
+    lattice.modes = withTyped(joined(seen, lines), own.typed);
+    std::set<FrameRate> rates;
+    for (const auto& mode : lattice.modes)
+        for (const auto& option : mode.line.rates)
+            rates.insert(option.rate);
+    lattice.rates.assign(rates.begin(), rates.end());
+    for (const auto& mode : lattice.modes) {
+        auto& row = lattice.grounds.emplace_back();
+        for (const auto rate : lattice.rates)
+            row.push_back(
+                {clipsOf(own.clips, mode, rate),
+                 std::any_of(lines.begin(), lines.end(),
+                             [&](const ModeLine& line) {
+                                 return areOfOneFormat(line, mode.line) && has(line, rate);
+                             }),
+                 std::any_of(own.typed.begin(), own.typed.end(), [&](const TypedCell& cell) {
+                     return isTypedFor(cell, mode.line) && cell.rate == rate;
+                 })});
+    }
+    return lattice;
 }
 
 Camera cameraOf(const OwnCamera& own, const Kit& kit, const std::string& name) {
-    auto camera = withModes(startingCamera(kit), modesOf(own));
+    auto camera = withModes(startingCamera(kit), latticeOf(own).modes);
     camera.name = name;
     return camera;
 }

@@ -23,17 +23,22 @@ struct OwnCamera {
     friend bool operator==(const OwnCamera&, const OwnCamera&) = default;
 };
 
-/// Modes as everything together has them. A mode whose last rate was taken away by hand is gone.
-[[nodiscard]] std::vector<SeenMode> modesOf(const OwnCamera& own);
-
-/// What a cell of modesOf() rests on.
+/// What a cell rests on.
 struct CellGround {
     int clips = 0;
     bool table = false;
     bool typed = false; ///< and nothing else counts
     friend bool operator==(CellGround, CellGround) = default;
 };
-[[nodiscard]] CellGround groundOf(const OwnCamera& own, const ModeLine& mode, FrameRate rate);
+
+/// All of it together.
+struct OwnLattice {
+    std::vector<TableRow> rows;   ///< of the table
+    std::vector<SeenMode> modes;  ///< one whose last rate was taken away by hand is gone
+    std::vector<FrameRate> rates; ///< of all modes, rising
+    std::vector<std::vector<CellGround>> grounds; ///< by mode and rate
+};
+[[nodiscard]] OwnLattice latticeOf(const OwnCamera& own);
 
 /// A camera of its modes, named, with everything else as startingCamera() has it; `kit` is asked
 /// for a free id and ready profiles.

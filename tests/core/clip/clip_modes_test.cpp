@@ -1,6 +1,6 @@
 // Recording modes out of clips' facts, and a table joined to them.
 #include "core/advice/starting.h"
-#include "core/clip/clip_modes.h"
+#include "core/clip/own_camera.h"
 
 #include <gtest/gtest.h>
 
@@ -88,6 +88,32 @@ TEST(ClipModes, JoinATableAndMakeACamera) {
     EXPECT_NEAR(camera.codecs[0].peak, 1.21, 1e-9);
     EXPECT_EQ(lineOf(camera, camera.modes[1]), "1920x1080 intra 8-bit 4:2:0 25@60");
     EXPECT_EQ(camera.codecs[1].gop, Gop::Intra);
+}
+
+TEST(OwnCamera, CellsKnowWhatTheyRestOn) {
+    OwnCamera own;
+    own.clips = {clip("a", fps(25), 100e6, 121e6), clip("b", fps(25), 99e6, 121e6)};
+    own.table = "UHD 25p 50p 120 Mbps 10 bit 4:2:2 Long GOP\nanything\n";
+    auto lattice = latticeOf(own);
+    ASSERT_EQ(lattice.modes.size(), 1u);
+    EXPECT_EQ(lattice.rates, (std::vector<FrameRate>{fps(25), fps(50)}));
+    EXPECT_EQ(lattice.grounds[0][0], (CellGround{2, true, false}));
+    EXPECT_EQ(lattice.grounds[0][1], (CellGround{0, true, false}));
+    EXPECT_EQ(lattice.rows[1].rest, "anything");
+    // By hand: one changed, one new, then the first two taken away.
+    const auto mode = lattice.modes[0].line;
+    own.typed = {{mode, fps(50), DataRate(200e6)}, {mode, fps(24), DataRate(80e6)}};
+    lattice = latticeOf(own);
+    EXPECT_EQ(lattice.modes[0].line.rates, (std::vector<RateOption>{{fps(24), DataRate(80e6)},
+                                                                    {fps(25), DataRate(100e6)},
+                                                                    {fps(50), DataRate(200e6)}}));
+    EXPECT_TRUE(lattice.grounds[0][0].typed && lattice.grounds[0][2].typed);
+    for (const auto rate : {fps(24), fps(25), fps(50)})
+        own.typed.push_back({mode, rate, std::nullopt});
+    EXPECT_TRUE(latticeOf(own).modes.empty()) << "a mode without a rate is none";
+    own.typed.push_back({mode, fps(25), DataRate(90e6)});
+    EXPECT_EQ(cameraOf(own, {}, "Wren").modes.size(), 1u);
+    EXPECT_EQ(cameraOf(own, {}, "Wren").name, "Wren");
 }
 
 TEST(ClipModes, TheCamerasNameIsWhatItsNotesAgreeOn) {

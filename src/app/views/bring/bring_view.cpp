@@ -70,7 +70,7 @@ BringView::BringView(KitActions& actions, const Style& style, QWidget* parent)
     setFocusProxy(m_table);
     connect(&m_reading, &ClipReading::read, this, &BringView::takeClip);
     connect(&m_reading, &ClipReading::moved, this, &BringView::showAll);
-    connect(&style, &Style::changed, this, &BringView::showSources);
+    connect(&style, &Style::changed, this, &BringView::showAll);
     showAll();
 }
 
@@ -215,8 +215,9 @@ void BringView::beginAgain() {
 }
 
 void BringView::showAll() {
-    m_lattice->show(m_own);
-    showSources();
+    const auto lattice = latticeOf(m_own);
+    m_lattice->show(lattice);
+    showSources(lattice.rows);
     m_subtitle->setText(
         m_reading.isRunning() ? m_reading.where()
         : m_lattice->modes().empty()
@@ -226,7 +227,7 @@ void BringView::showAll() {
     m_take->setEnabled(!m_lattice->modes().empty());
 }
 
-void BringView::showSources() {
+void BringView::showSources(const std::vector<TableRow>& rows) {
     m_understood->clear();
     const auto tell = [this](Severity severity, const QString& words) {
         if (!words.isEmpty())
@@ -237,7 +238,7 @@ void BringView::showSources() {
         tell(Severity::Caution, refused);
     for (const auto& clip : m_own.clips)
         tell(Severity::Good, wordsOf(clip));
-    for (const auto& row : readModeTable(m_own.table)) {
+    for (const auto& row : rows) {
         const bool whole = row.rest.empty() && row.assumed.empty();
         tell(row.isMode() && whole          ? Severity::Good
              : row.isMode() || !row.heading ? Severity::Caution

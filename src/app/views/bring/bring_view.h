@@ -53,7 +53,7 @@ private:
     void takeClip(const QString& path, const ClipReading::Clip& clip);
     void beginAgain();
     void showAll();
-    void showSources();
+    void showSources(const std::vector<TableRow>& rows);
     void showCell();
     void typeCell(const QString& text);
     void take();

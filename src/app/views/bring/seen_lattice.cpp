@@ -11,7 +11,6 @@
 #include <QPainter>
 
 #include <algorithm>
-#include <set>
 
 namespace bslate::app {
 namespace {
@@ -45,35 +44,25 @@ SeenLattice::SeenLattice(const Style& style, QWidget* parent)
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
-void SeenLattice::show(const OwnCamera& own) {
-    m_modes = modesOf(own);
-    std::set<FrameRate> rates;
-    for (const auto& mode : m_modes)
-        for (const auto& option : mode.line.rates)
-            rates.insert(option.rate);
-    m_rates.assign(rates.begin(), rates.end());
-    m_grounds.clear();
-    for (const auto& mode : m_modes) {
-        auto& row = m_grounds.emplace_back();
-        for (const auto rate : m_rates)
-            row.push_back(groundOf(own, mode.line, rate));
-    }
+void SeenLattice::show(OwnLattice lattice) {
+    m_own = std::move(lattice);
     moveTo(m_row, m_column);
 }
 
 const SeenMode* SeenLattice::mode() const {
-    return m_modes.empty() ? nullptr : &m_modes[static_cast<std::size_t>(m_row)];
+    return m_own.modes.empty() ? nullptr : &m_own.modes[static_cast<std::size_t>(m_row)];
 }
 
 std::optional<FrameRate> SeenLattice::rate() const {
-    return m_rates.empty() ? std::optional<FrameRate>()
-                           : m_rates[static_cast<std::size_t>(m_column)];
+    return m_own.rates.empty() ? std::optional<FrameRate>()
+                               : m_own.rates[static_cast<std::size_t>(m_column)];
 }
 
 void SeenLattice::moveTo(int row, int column) {
-    m_row = std::clamp(row, 0, std::max(0, static_cast<int>(m_modes.size()) - 1));
-    m_column = std::clamp(column, 0, std::max(0, static_cast<int>(m_rates.size()) - 1));
-    setMinimumHeight(static_cast<int>(kHead + kRow * std::max<double>(3, double(m_modes.size()))));
+    m_row = std::clamp(row, 0, std::max(0, static_cast<int>(m_own.modes.size()) - 1));
+    m_column = std::clamp(column, 0, std::max(0, static_cast<int>(m_own.rates.size()) - 1));
+    setMinimumHeight(
+        static_cast<int>(kHead + kRow * std::max<double>(3, double(m_own.modes.size()))));
     tell();
     update();
     emit moved();
@@ -93,7 +82,7 @@ void SeenLattice::tell() {
 
 QRectF SeenLattice::boxOf(int row, int column) const {
     const double wide =
-        std::min(kWidest, (width() - kNames) / std::max<double>(1, double(m_rates.size())));
+        std::min(kWidest, (width() - kNames) / std::max<double>(1, double(m_own.rates.size())));
     return {kNames + column * wide + 1, kHead + row * kRow + 1, wide - 2, kRow - 2};
 }
 
@@ -112,13 +101,13 @@ void SeenLattice::paintCell(QPainter& painter, int row, int column) const {
     const auto box = boxOf(row, column);
     drawBlock(painter, box, t.deep, chosen ? (hasFocus() ? t.marigold : t.muted) : QColor(),
               chosen ? 2 : 0);
-    const auto bits = bitRateAt(m_modes[r].line, m_rates[c]);
+    const auto bits = bitRateAt(m_own.modes[r].line, m_own.rates[c]);
     if (!bits) {
         painter.setPen(t.line);
         painter.drawText(box, Qt::AlignCenter, QStringLiteral("\u2013"));
         return;
     }
-    const auto& ground = m_grounds[r][c];
+    const auto& ground = m_own.grounds[r][c];
     painter.setPen(ground.typed ? t.marigold : t.ink);
     painter.setFont(Style::font(TextRole::Body));
     painter.drawText(
@@ -134,7 +123,7 @@ void SeenLattice::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     const auto& t = m_style.colours();
-    if (m_modes.empty()) {
+    if (m_own.modes.empty()) {
         painter.setPen(t.muted);
         painter.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
                          tr("The modes that clips and lines make appear here."));
@@ -143,13 +132,13 @@ void SeenLattice::paintEvent(QPaintEvent*) {
     painter.setFont(Style::font(TextRole::Secondary));
     painter.setPen(t.muted);
     painter.drawText(QRectF(0, 0, kNames - 8, kHead), Qt::AlignVCenter, tr("Mb/s"));
-    for (std::size_t c = 0; c < m_rates.size(); ++c) {
+    for (std::size_t c = 0; c < m_own.rates.size(); ++c) {
         auto head = boxOf(0, static_cast<int>(c));
         head.setRect(head.left(), 0, head.width(), kHead);
-        painter.drawText(head, Qt::AlignCenter, toQt(print(m_rates[c])));
+        painter.drawText(head, Qt::AlignCenter, toQt(print(m_own.rates[c])));
     }
-    for (std::size_t r = 0; r < m_modes.size(); ++r) {
-        const auto& line = m_modes[r].line;
+    for (std::size_t r = 0; r < m_own.modes.size(); ++r) {
+        const auto& line = m_own.modes[r].line;
         const double top = kHead + double(r) * kRow;
         painter.setFont(Style::font(TextRole::Body));
         painter.setPen(t.ink);
@@ -163,7 +152,7 @@ void SeenLattice::paintEvent(QPaintEvent*) {
         painter.setPen(t.muted);
         painter.drawText(QRectF(0, top + 22, kNames - 8, 18), Qt::AlignVCenter,
                          elided(formatOf(line), painter.font(), kNames - 8));
-        for (std::size_t c = 0; c < m_rates.size(); ++c)
+        for (std::size_t c = 0; c < m_own.rates.size(); ++c)
             paintCell(painter, static_cast<int>(r), static_cast<int>(c));
     }
 }
@@ -187,8 +176,8 @@ void SeenLattice::keyPressEvent(QKeyEvent* event) {
 }
 
 void SeenLattice::mousePressEvent(QMouseEvent* event) {
-    for (int row = 0; row < static_cast<int>(m_modes.size()); ++row)
-        for (int column = 0; column < static_cast<int>(m_rates.size()); ++column)
+    for (int row = 0; row < static_cast<int>(m_own.modes.size()); ++row)
+        for (int column = 0; column < static_cast<int>(m_own.rates.size()); ++column)
             if (boxOf(row, column).contains(event->position()))
                 return moveTo(row, column);
 }

@@ -16,11 +16,11 @@ class SeenLattice : public QWidget {
 public:
     explicit SeenLattice(const Style& style, QWidget* parent = nullptr);
 
-    void show(const OwnCamera& own);
+    void show(OwnLattice lattice);
     /// The format of the chosen row; null while there is none.
     [[nodiscard]] const SeenMode* mode() const;
     [[nodiscard]] std::optional<FrameRate> rate() const;
-    [[nodiscard]] const std::vector<SeenMode>& modes() const { return m_modes; }
+    [[nodiscard]] const std::vector<SeenMode>& modes() const { return m_own.modes; }
     [[nodiscard]] QRectF boxOf(int row, int column) const;
 
     QSize sizeHint() const override { return {480, 300}; }
@@ -45,9 +45,7 @@ private:
     void paintCell(QPainter& painter, int row, int column) const;
 
     const Style& m_style;
-    std::vector<SeenMode> m_modes;
-    std::vector<FrameRate> m_rates;
-    std::vector<std::vector<CellGround>> m_grounds; ///< by row and column
+    OwnLattice m_own;
     int m_row = 0, m_column = 0;
 };
 
