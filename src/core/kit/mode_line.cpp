@@ -25,7 +25,7 @@ Error refuse(ErrorCode code, std::string got) {
 // A rate that people's decimals do not say is written as a fraction, "2997:125": the slash parts
 // rates.
 std::string rateWord(FrameRate rate) {
-    const auto word = print(rate);
+    auto word = print(rate);
     const auto back = parseFrameRate(word);
     if (back && *back == rate)
         return word;
@@ -249,7 +249,7 @@ std::string takeQuoted(std::string& text) {
 
 // What a mode without a name is called.
 std::string plainName(FrameSize frame, const std::string& codec, Magnification crop) {
-    const std::string name = print(frame) + " " + codec;
+    std::string name = print(frame) + " " + codec;
     return crop.value() > 1.005 ? name + ", " + print(crop) + " crop" : name;
 }
 

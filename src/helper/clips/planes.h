@@ -38,6 +38,8 @@ namespace bslate::helper {
 [[nodiscard]] inline CodecContext openedDecoder(const AVCodecParameters& told,
                                                 const AVCodec* codec) {
     CodecContext decoder(codec ? avcodec_alloc_context3(codec) : nullptr);
+    if (decoder)
+        decoder->thread_count = 0; // as many as there are cores
     if (!decoder || avcodec_parameters_to_context(decoder.get(), &told) < 0 ||
         avcodec_open2(decoder.get(), codec, nullptr) < 0)
         return nullptr;
