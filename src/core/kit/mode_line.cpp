@@ -242,7 +242,7 @@ std::string takeQuoted(std::string& text) {
         return {};
     const auto close = text.find('"', open + 1);
     const auto end = close == std::string::npos ? text.size() : close;
-    const std::string name = text.substr(open + 1, end - open - 1);
+    std::string name = text.substr(open + 1, end - open - 1);
     text.erase(open, end - open + 1);
     return name;
 }
