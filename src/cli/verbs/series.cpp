@@ -51,14 +51,9 @@ std::vector<Plateau> allPlateaus(const std::vector<Found>& found) {
     if (found.size() == 1)
         return found.front().plateaus;
     std::vector<Plateau> all;
-    for (const auto& one : found) {
-        const auto longest = std::max_element(one.plateaus.begin(), one.plateaus.end(),
-                                              [](const Plateau& a, const Plateau& b) {
-                                                  return a.behind - a.first < b.behind - b.first;
-                                              });
-        if (longest != one.plateaus.end())
+    for (const auto& one : found)
+        if (const auto longest = longestOf(one.plateaus))
             all.push_back(*longest);
-    }
     return all;
 }
 

@@ -89,7 +89,7 @@ struct ClipVerdict {
                  {{"range", name(*picture.range)},
                   {"planned", name(curve.range)},
                   {"profile", context.profile->name}});
-        // Code points of ITU-T H.273; a camera's log has none, and most are tagged as BT.709.
+        // Code points of ITU-T H.273; curves of cameras have none, and most are tagged as BT.709.
         const bool hlg = std::holds_alternative<Hlg>(curve.family);
         const bool pq = std::holds_alternative<Pq>(curve.family);
         const auto& tag = picture.colour.transfer;

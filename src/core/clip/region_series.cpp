@@ -133,6 +133,14 @@ std::vector<Plateau> plateausOf(std::span<const RegionFrame> frames) {
     return plateaus;
 }
 
+std::optional<Plateau> longestOf(std::span<const Plateau> plateaus) {
+    if (plateaus.empty())
+        return std::nullopt;
+    return *std::max_element(
+        plateaus.begin(), plateaus.end(),
+        [](const Plateau& a, const Plateau& b) { return a.behind - a.first < b.behind - b.first; });
+}
+
 std::size_t gapsBetween(std::span<const Plateau> plateaus) {
     if (plateaus.size() < 2)
         return 0;

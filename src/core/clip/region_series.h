@@ -37,6 +37,9 @@ struct Plateau {
 /// several others is as many: above the curve's end all exposures look alike.
 [[nodiscard]] std::vector<Plateau> plateausOf(std::span<const RegionFrame> frames);
 
+/// The one that was held longest; none of none. Of a clip that is a single exposure, this is it.
+[[nodiscard]] std::optional<Plateau> longestOf(std::span<const Plateau> plateaus);
+
 /// Places between two plateaus that are as long as one usually is: another may have been missed.
 [[nodiscard]] std::size_t gapsBetween(std::span<const Plateau> plateaus);
 

@@ -57,6 +57,9 @@ TEST_F(CardInClips, ASteppedClipGivesTheCurveAndTheClipItWasMadeWith) {
     auto missed = plateaus;
     missed.erase(missed.begin() + 4);
     EXPECT_EQ(gapsBetween(missed), 1u);
+    missed[2].behind += 3;
+    EXPECT_EQ(longestOf(missed), missed[2]);
+    EXPECT_FALSE(longestOf({}));
     const auto& curve = shoot.kit.profiles[0].curve;
     for (std::size_t i = 0; i < 10; ++i)
         EXPECT_NEAR((*readings)[i].rgb[1].value(), encode(curve, linearAt(stops[i])).value(),

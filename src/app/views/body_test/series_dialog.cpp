@@ -12,7 +12,6 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 
-#include <algorithm>
 #include <cmath>
 
 namespace bslate::app {
@@ -51,11 +50,8 @@ ReadClips readAll(const QStringList& clips, const PictureArea& card, CodeRange r
             return all;
         }
         auto found = plateausOf(region->frames);
-        if (clips.size() > 1 && !found.empty())
-            found = {*std::max_element(found.begin(), found.end(),
-                                       [](const Plateau& a, const Plateau& b) {
-                                           return a.behind - a.first < b.behind - b.first;
-                                       })};
+        if (const auto longest = longestOf(found); longest && clips.size() > 1)
+            found = {*longest};
         for (auto& plateau : found) {
             plateau.first += all.frames.size();
             plateau.behind += all.frames.size();

@@ -158,6 +158,8 @@ void SeenLattice::paintEvent(QPaintEvent*) {
 }
 
 void SeenLattice::keyPressEvent(QKeyEvent* event) {
+    if (event->modifiers() & (Qt::ControlModifier | Qt::AltModifier))
+        return QWidget::keyPressEvent(event);
     switch (event->key()) {
     case Qt::Key_Left:
         return moveTo(m_row, m_column - 1);
