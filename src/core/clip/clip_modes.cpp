@@ -42,6 +42,11 @@ void sortRates(ModeLine& line) {
               [](const RateOption& a, const RateOption& b) { return a.rate < b.rate; });
 }
 
+bool isAmong(std::span<const RateOption> rates, FrameRate rate) {
+    return std::any_of(rates.begin(), rates.end(),
+                       [rate](const RateOption& one) { return one.rate == rate; });
+}
+
 void addRate(ModeLine& line, FrameRate rate, DataRate measured) {
     const DataRate bits(std::ceil(measured.value() / kRateStep) * kRateStep);
     const auto same = std::find_if(line.rates.begin(), line.rates.end(),
@@ -82,7 +87,7 @@ std::vector<SeenMode> modesFromClips(std::span<const ClipFacts> clips) {
             return areOfOneFormat(one.line, line);
         });
         if (mode == modes.end()) {
-            modes.push_back({line, 1, {}, std::nullopt});
+            modes.push_back({line, 1, {}, std::nullopt, {}});
             sizes.emplace_back();
             mode = modes.end() - 1;
         }
@@ -100,21 +105,59 @@ std::vector<SeenMode> modesFromClips(std::span<const ClipFacts> clips) {
     return modes;
 }
 
+std::vector<SeenMode> withSeen(std::vector<SeenMode> modes, std::span<const SeenMode> seen) {
+    const auto behind = modes.size();
+    for (const auto& one : seen)
+        for (const auto& option : one.line.rates) {
+            const auto find = [&](bool withRate) {
+                return std::find_if(modes.begin(),
+                                    modes.begin() + static_cast<std::ptrdiff_t>(behind),
+                                    [&](const SeenMode& mode) {
+                                        return areOfOneFormat(mode.line, one.line) &&
+                                               (!withRate || isAmong(mode.line.rates, option.rate));
+                                    });
+            };
+            const auto end = modes.begin() + static_cast<std::ptrdiff_t>(behind);
+            auto mode = find(true);
+            if (mode == end)
+                mode = find(false);
+            if (mode == end) {
+                if (std::none_of(end, modes.end(), [&](const SeenMode& other) {
+                        return areOfOneFormat(other.line, one.line);
+                    }))
+                    modes.push_back(one);
+                continue;
+            }
+            addRate(mode->line, option.rate, option.bitRate);
+            sortRates(mode->line);
+            mode->peakFactor = std::max(mode->peakFactor, one.peakFactor);
+            if (one.segment)
+                mode->segment = one.segment;
+            for (const auto& file : one.files)
+                if (std::find(mode->files.begin(), mode->files.end(), file) == mode->files.end())
+                    mode->files.push_back(file);
+        }
+    return modes;
+}
+
 std::vector<SeenMode> joined(std::vector<SeenMode> seen, std::span<const ModeLine> lines) {
     for (const auto& line : lines) {
         const auto same = std::find_if(seen.begin(), seen.end(), [&](const SeenMode& one) {
             return areOfOneFormat(one.line, line) && one.line.crop == line.crop &&
-                   !one.files.empty();
+                   (!one.files.empty() || !one.modeId.empty());
         });
         if (same == seen.end()) {
-            seen.push_back({line, 1, {}, std::nullopt});
+            seen.push_back({line, 1, {}, std::nullopt, {}});
             continue;
         }
         auto& rates = same->line.rates;
         for (const auto& option : line.rates)
-            if (std::none_of(rates.begin(), rates.end(),
-                             [&](const RateOption& one) { return one.rate == option.rate; }))
+            if (!isAmong(rates, option.rate))
                 rates.push_back(option);
+            else if (same->files.empty()) // what is printed, over what was entered before
+                std::find_if(rates.begin(), rates.end(), [&](const RateOption& one) {
+                    return one.rate == option.rate;
+                })->bitRate = option.bitRate;
         sortRates(same->line);
     }
     return seen;

@@ -16,6 +16,7 @@ struct SeenMode {
     double peakFactor = 1;           ///< the highest peak over its clip's average
     std::vector<std::string> files;  ///< by name
     std::optional<DataSize> segment; ///< two files or more are within a hundredth of the largest
+    std::string modeId;              ///< of the camera's own mode it refines; empty: none
     friend bool operator==(const SeenMode&, const SeenMode&) = default;
 };
 
@@ -30,6 +31,12 @@ enum class ClipUnfit { NoPicture, VariableRate, UnknownDepth, CutOff };
 /// Clips of one size, depth, chroma and group of pictures are of one mode, which has sound where
 /// one of them has. Those that are unfit are left out.
 [[nodiscard]] std::vector<SeenMode> modesFromClips(std::span<const ClipFacts> clips);
+
+/// Modes a camera has, refined by what its clips show: a higher bit rate, another rate, files.
+/// Modes it does not have stand behind. Clips do not tell crops: they are of the first of their
+/// format that has their rate, or of the first.
+[[nodiscard]] std::vector<SeenMode> withSeen(std::vector<SeenMode> modes,
+                                             std::span<const SeenMode> seen);
 
 /// Modes that were read besides, as out of a table: rates that no clip showed join the mode of
 /// their format, others stand behind.

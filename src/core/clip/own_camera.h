@@ -1,25 +1,53 @@
 #pragma once
 
+#include "core/advice/body_kind.h"
 #include "core/clip/clip_modes.h"
+#include "core/kit/camera_answer.h"
 #include "core/kit/mode_table.h"
 
-/// A camera that is being brought in: clips it recorded, lines of its manual, cells typed by hand.
-/// More of each refine it; nothing of it is in a kit yet.
+#include <variant>
+
+/// A camera that is being brought in, or one of the kit that is being refined: clips it recorded,
+/// lines of its manual, answers about its body, cells edited by hand. Nothing of it is in a kit
+/// yet.
 namespace bslate {
 
-/// A bit rate typed into a cell, in place of what clips and table say of it; none: the camera does
-/// not have this rate.
+/// A bit rate typed into a cell, in place of what else is known of it; none: the camera does not
+/// have this rate.
 struct TypedCell {
-    ModeLine mode; ///< its format and crop; rates do not matter
+    ModeLine mode; ///< the row as it stood; its rates do not matter
     FrameRate rate;
     std::optional<DataRate> bitRate;
     friend bool operator==(const TypedCell&, const TypedCell&) = default;
 };
 
+/// What recording at a rate costs besides its bit rate.
+struct CellMarks {
+    Magnification crop{1};
+    bool sound = true;
+    bool autofocus = true;
+    std::optional<Seconds> clipLimit;
+    friend bool operator==(const CellMarks&, const CellMarks&) = default;
+};
+[[nodiscard]] CellMarks marksOf(const ModeLine& mode);
+
+/// Marks put on a cell: its rate goes to the row of its format that has them.
+struct MarkedCell {
+    ModeLine mode; ///< as in TypedCell
+    FrameRate rate;
+    CellMarks marks;
+    friend bool operator==(const MarkedCell&, const MarkedCell&) = default;
+};
+
+using LatticeEdit = std::variant<TypedCell, MarkedCell>;
+
 struct OwnCamera {
+    std::optional<Camera> start;  ///< of the kit, that is refined; none: a new one
+    std::optional<BodyKind> kind; ///< whose modes stand while nothing else tells of any
     std::vector<ClipFacts> clips;
     std::string table;
-    std::vector<TypedCell> typed; ///< later ones count
+    std::vector<LatticeEdit> edits; ///< one after the other
+    std::vector<CameraAnswer> answers;
     friend bool operator==(const OwnCamera&, const OwnCamera&) = default;
 };
 
@@ -27,7 +55,10 @@ struct OwnCamera {
 struct CellGround {
     int clips = 0;
     bool table = false;
-    bool typed = false; ///< and nothing else counts
+    bool camera = false; ///< the one that is refined had it
+    bool kind = false;   ///< usual of such a body
+    bool typed = false;  ///< and nothing else counts
+    bool marked = false;
     friend bool operator==(CellGround, CellGround) = default;
 };
 
@@ -40,8 +71,11 @@ struct OwnLattice {
 };
 [[nodiscard]] OwnLattice latticeOf(const OwnCamera& own);
 
-/// A camera of its modes, named, with everything else as startingCamera() has it; `kit` is asked
-/// for a free id and ready profiles.
-[[nodiscard]] Camera cameraOf(const OwnCamera& own, const Kit& kit, const std::string& name);
+/// A camera of its modes, named, with its answers; what nobody told is usual of its kind, and
+/// guessed. `kit` is asked for a free id and ready profiles. One that is refined keeps its id, and
+/// each of its modes what the lattice does not show: profiles, slots, proxy. Fails as answered()
+/// does, and with EmptyText without a mode.
+[[nodiscard]] Result<Camera> cameraOf(const OwnCamera& own, const Kit& kit,
+                                      const std::string& name);
 
 } // namespace bslate

@@ -72,6 +72,7 @@ enum class FindingId {
     MeasuredInUse,
     NominalInUse,
     MeasuredElsewhere,
+    CameraGuessed,
     ProfileLocks,
     // Recording
     ModeExcluded,

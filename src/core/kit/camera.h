@@ -3,6 +3,7 @@
 #include "core/base/compiled_once.h"
 #include "core/cadence/shutter.h"
 #include "core/kit/body.h"
+#include "core/kit/camera_fact.h"
 #include "core/kit/constraint.h"
 #include "core/kit/profile.h"
 #include "core/kit/white_dial.h"
@@ -155,8 +156,9 @@ struct BankCount {
 struct Camera {
     std::string id;
     std::string name;
-    std::vector<SensorArea> areas; ///< at least one; the first is the whole sensor
-    std::vector<BaseIso> bases;    ///< at least one, ascending
+    std::vector<CameraFact> guessed; ///< those nobody knew; each once
+    std::vector<SensorArea> areas;   ///< at least one; the first is the whole sensor
+    std::vector<BaseIso> bases;      ///< at least one, ascending
     std::vector<std::string> profiles;
     std::vector<IsoRule> isoRules; ///< the first that matches counts
     std::vector<Codec> codecs;

@@ -131,6 +131,8 @@ struct Described<Camera> {
     static constexpr auto kFields = std::tuple{
         required("id", &Camera::id, form::Text{}, "Id"),
         required("name", &Camera::name, form::Text{}, "&Name"),
+        spared("guessed", &Camera::guessed, form::List{form::Named<CameraFact>{kFactNames}, 20},
+               "Guessed", "facts nobody knew: the values are usual ones of such a body", 6),
         required("bases", &Camera::bases, form::List{form::Object<BaseIso>{}}, "&Base ISOs",
                  "at least one, ascending"),
         written("profiles", &Camera::profiles, form::List{form::Text{}}, "&Profiles", "ids"),

@@ -205,6 +205,9 @@ Result<Camera> withModeLines(Camera camera, const std::vector<std::string>& line
                      "line 1",
                      {},
                      "at least one mode, such as: UHD long 10-bit 4:2:2 24/25@100"};
+    if (std::any_of(camera.modes.begin(), camera.modes.end(),
+                    [](const RecordingMode& mode) { return !mode.heat.empty(); }))
+        std::erase(camera.guessed, CameraFact::Heat);
     return camera;
 }
 

@@ -190,18 +190,6 @@ std::string nameOf(const Codec& codec) {
     return formatName(codec.gop, codec.depth, codec.chroma);
 }
 
-std::string idFrom(const std::string& name) {
-    std::string id;
-    for (const char c : lowered(name))
-        if ((c >= 'a' && c <= 'z') || (c >= '0' && c <= '9'))
-            id += c;
-        else if (!id.empty() && id.back() != '-')
-            id += '-';
-    while (!id.empty() && id.back() == '-')
-        id.pop_back();
-    return id.empty() ? "mode" : id;
-}
-
 std::string areaFor(Camera& camera, Magnification crop) {
     const auto& whole = camera.areas.front();
     for (const auto& area : camera.areas)
@@ -222,7 +210,7 @@ std::string codecFor(Camera& camera, const ModeLine& line) {
             return codec.id;
     Codec codec;
     codec.name = codecName(line);
-    codec.id = freeId(camera.codecs, idFrom(codec.name));
+    codec.id = freeId(camera.codecs, idFrom(codec.name, "mode"));
     codec.gop = line.gop;
     codec.depth = line.depth;
     codec.chroma = line.chroma;
@@ -281,12 +269,46 @@ Result<ModeLine> parseModeLine(std::string_view text) {
     return reader.line;
 }
 
+std::string idFrom(const std::string& name, const std::string& fallback) {
+    std::string id;
+    for (const char c : lowered(name))
+        if ((c >= 'a' && c <= 'z') || (c >= '0' && c <= '9'))
+            id += c;
+        else if (!id.empty() && id.back() != '-')
+            id += '-';
+    while (!id.empty() && id.back() == '-')
+        id.pop_back();
+    return id.empty() ? fallback : id;
+}
+
+ModeLine modeLineOf(const Camera& camera, const RecordingMode& mode) {
+    ModeLine line;
+    line.frame = mode.frame;
+    if (const auto* area = findArea(camera, mode.area))
+        line.crop = cropFactor(camera.areas.front().width, area->width);
+    if (const auto* codec = findCodec(camera, mode.codec)) {
+        line.gop = codec->gop;
+        line.depth = codec->depth;
+        line.chroma = codec->chroma;
+    }
+    if (mode.name != plainName(line.frame, codecName(line), line.crop))
+        line.name = mode.name;
+    line.rates = mode.rates;
+    line.sound = mode.sound;
+    line.autofocus = mode.autofocus;
+    line.externalPower = mode.externalPower;
+    line.clipLimit = mode.clipLimit;
+    line.heat = mode.heat;
+    line.offSpeed = mode.offSpeed;
+    return line;
+}
+
 void addMode(Camera& camera, const ModeLine& line) {
     RecordingMode mode;
     mode.area = areaFor(camera, line.crop);
     mode.codec = codecFor(camera, line);
     mode.name = line.name.empty() ? plainName(line.frame, codecName(line), line.crop) : line.name;
-    mode.id = freeId(camera.modes, idFrom(mode.name));
+    mode.id = freeId(camera.modes, idFrom(mode.name, "mode"));
     mode.frame = line.frame;
     mode.rates = line.rates;
     mode.sound = line.sound;

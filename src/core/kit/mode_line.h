@@ -37,6 +37,12 @@ struct ModeLine {
 /// The camera must have its whole sensor as first area.
 void addMode(Camera& camera, const ModeLine& line);
 
+/// A mode as its line has it, named where its name is its own.
+[[nodiscard]] ModeLine modeLineOf(const Camera& camera, const RecordingMode& mode);
+
+/// An id made of a name's letters and digits; `fallback` where it has none.
+[[nodiscard]] std::string idFrom(const std::string& name, const std::string& fallback);
+
 /// The line that gives a mode back: what parseModeLine understands of it.
 [[nodiscard]] std::string lineOf(const Camera& camera, const RecordingMode& mode);
 

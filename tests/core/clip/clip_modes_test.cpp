@@ -97,23 +97,27 @@ TEST(OwnCamera, CellsKnowWhatTheyRestOn) {
     auto lattice = latticeOf(own);
     ASSERT_EQ(lattice.modes.size(), 1u);
     EXPECT_EQ(lattice.rates, (std::vector<FrameRate>{fps(25), fps(50)}));
-    EXPECT_EQ(lattice.grounds[0][0], (CellGround{2, true, false}));
-    EXPECT_EQ(lattice.grounds[0][1], (CellGround{0, true, false}));
+    EXPECT_EQ(lattice.grounds[0][0], (CellGround{.clips = 2, .table = true}));
+    EXPECT_EQ(lattice.grounds[0][1], (CellGround{.table = true}));
     EXPECT_EQ(lattice.rows[1].rest, "anything");
     // By hand: one changed, one new, then the first two taken away.
     const auto mode = lattice.modes[0].line;
-    own.typed = {{mode, fps(50), DataRate(200e6)}, {mode, fps(24), DataRate(80e6)}};
+    own.edits = {TypedCell{mode, fps(50), DataRate(200e6)},
+                 TypedCell{mode, fps(24), DataRate(80e6)}};
     lattice = latticeOf(own);
     EXPECT_EQ(lattice.modes[0].line.rates, (std::vector<RateOption>{{fps(24), DataRate(80e6)},
                                                                     {fps(25), DataRate(100e6)},
                                                                     {fps(50), DataRate(200e6)}}));
     EXPECT_TRUE(lattice.grounds[0][0].typed && lattice.grounds[0][2].typed);
     for (const auto rate : {fps(24), fps(25), fps(50)})
-        own.typed.push_back({mode, rate, std::nullopt});
+        own.edits.emplace_back(TypedCell{mode, rate, std::nullopt});
     EXPECT_TRUE(latticeOf(own).modes.empty()) << "a mode without a rate is none";
-    own.typed.push_back({mode, fps(25), DataRate(90e6)});
-    EXPECT_EQ(cameraOf(own, {}, "Wren").modes.size(), 1u);
-    EXPECT_EQ(cameraOf(own, {}, "Wren").name, "Wren");
+    own.edits.emplace_back(TypedCell{mode, fps(25), DataRate(90e6)});
+    const auto camera = cameraOf(own, {}, "Wren");
+    ASSERT_TRUE(camera);
+    EXPECT_EQ(camera->modes.size(), 1u);
+    EXPECT_EQ(camera->name, "Wren");
+    EXPECT_EQ(camera->id, "wren");
 }
 
 TEST(ClipModes, TheCamerasNameIsWhatItsNotesAgreeOn) {

@@ -2,13 +2,14 @@
 
 #include "app/document/text.h"
 #include "app/style/marks.h"
+#include "app/views/bring/body_questions.h"
+#include "app/views/bring/cell_editor.h"
 #include "app/views/bring/seen_lattice.h"
 #include "app/views/bring/source_words.h"
-#include "app/widgets/quantity_edit.h"
-#include "core/quantity/parse.h"
-#include "core/quantity/print.h"
+#include "core/advice/starting.h"
 #include "io/text/mode_text.h"
 
+#include <QComboBox>
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QKeyEvent>
@@ -17,20 +18,25 @@
 #include <QPlainTextEdit>
 #include <QPushButton>
 #include <QScrollArea>
+#include <QTabWidget>
 #include <QVBoxLayout>
 
 namespace bslate::app {
 namespace {
 
-// Megabits a second; `none` for a rate the camera does not have.
-std::optional<std::optional<DataRate>> typedRate(const QString& text) {
-    const auto word = fromQt(text.trimmed().toLower());
-    if (word == "none" || word == "-" || word == fromQt(BringView::tr("none")))
-        return std::optional<DataRate>();
-    for (const std::string& whole : {fromQt(text.trimmed()), word + "Mb/s"})
-        if (const auto rate = parseDataRate(whole))
-            return *rate;
-    return std::nullopt;
+// What a start is made of, in the list of them.
+enum StartRole { KindRole = Qt::UserRole, CameraRole };
+
+QString nameOf(BodyKind kind) {
+    switch (kind) {
+    case BodyKind::Pocket:
+        return BringView::tr("a pocket camera");
+    case BodyKind::Hybrid:
+        return BringView::tr("a hybrid of stills and video");
+    case BodyKind::SmallCinema:
+        break;
+    }
+    return BringView::tr("a small cinema camera");
 }
 
 } // namespace
@@ -41,17 +47,13 @@ BringView::BringView(KitActions& actions, const Style& style, QWidget* parent)
     , m_style(style)
     , m_title(new QLabel(tr("Bring a camera in")))
     , m_subtitle(new QLabel)
-    , m_cell(new QLabel)
-    , m_ground(new QLabel)
+    , m_start(new QComboBox)
+    , m_sources(new QTabWidget)
     , m_table(new QPlainTextEdit)
     , m_understood(new QListWidget)
+    , m_questions(new BodyQuestions)
     , m_lattice(new SeenLattice(style))
-    , m_number(quantityField("own-bit-rate", tr("Bit rate of the chosen cell"),
-                             [](const QString& text) {
-                                 return typedRate(text) ? std::nullopt
-                                                        : std::optional(tr("a bit rate such as 100 "
-                                                                           "or 1.2 Gb/s, or none"));
-                             }))
+    , m_cell(new CellEditor)
     , m_name(new QLineEdit)
     , m_take(new QPushButton(tr("Ta&ke into the kit")))
     , m_reading(io::ClipDepth::Facts) {
@@ -71,13 +73,16 @@ BringView::BringView(KitActions& actions, const Style& style, QWidget* parent)
     connect(&m_reading, &ClipReading::read, this, &BringView::takeClip);
     connect(&m_reading, &ClipReading::moved, this, &BringView::showAll);
     connect(&style, &Style::changed, this, &BringView::showAll);
-    showAll();
+    fillStarts();
+    showUsual();
 }
 
 std::span<const KeyLine> BringView::keys() const {
     static constexpr KeyLine kKeys[] = {
         {"Alt+C, Alt+A", QT_TRANSLATE_NOOP("Help", "add clips; begin again")},
         {"Arrows, Return", QT_TRANSLATE_NOOP("Help", "choose a cell, type its bit rate")},
+        {"Alt+S, Alt+O, Alt+P, Alt+L",
+         QT_TRANSLATE_NOOP("Help", "sound, autofocus, crop and limit of the cell")},
         {"Alt+K", QT_TRANSLATE_NOOP("Help", "take the camera into the kit")},
         {"Escape", QT_TRANSLATE_NOOP("Help", "stop reading clips")}};
     return kKeys;
@@ -88,6 +93,54 @@ QWidget* BringView::buildSources() {
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(8);
+    auto* start = new QHBoxLayout;
+    auto* label = new QLabel(tr("Start &from"));
+    label->setBuddy(m_start);
+    m_start->setObjectName(QStringLiteral("own-start"));
+    m_start->setAccessibleName(tr("What it starts from"));
+    m_start->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    start->addWidget(label);
+    start->addWidget(m_start, 1);
+    column->addLayout(start);
+    m_sources->setObjectName(QStringLiteral("own-sources"));
+    m_sources->setDocumentMode(true);
+    m_sources->addTab(buildLines(), tr("&Its modes"));
+    m_sources->addTab(buildBody(), tr("Its &body"));
+    column->addWidget(m_sources, 1);
+    auto* row = new QHBoxLayout;
+    const auto button = [&](const QString& text, const char* name, auto work) {
+        auto* made = new QPushButton(text);
+        made->setObjectName(QString::fromLatin1(name));
+        connect(made, &QPushButton::clicked, this, work);
+        row->addWidget(made);
+    };
+    button(tr("Add &clips or text\u2026"), "own-clips", [this] { addClips(m_ask()); });
+    button(tr("Begin &again"), "own-again", [this] { beginAgain(); });
+    row->addStretch(1);
+    column->addLayout(row);
+    connect(m_start, &QComboBox::activated, this, &BringView::startFrom);
+    return side;
+}
+
+QWidget* BringView::buildBody() {
+    auto* scroll = new QScrollArea;
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setWidgetResizable(true);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    scroll->setWidget(m_questions);
+    m_questions->setAutoFillBackground(false);
+    scroll->viewport()->setAutoFillBackground(false);
+    connect(m_questions, &BodyQuestions::refused, this, &BringView::refused);
+    connect(m_questions, &BodyQuestions::changed, this,
+            [this] { m_own.answers = m_questions->answers(); });
+    return scroll;
+}
+
+QWidget* BringView::buildLines() {
+    auto* page = new QWidget;
+    auto* column = new QVBoxLayout(page);
+    column->setContentsMargins(0, 4, 0, 0);
     auto* label = new QLabel(tr("Lines of its manual, one mode a line or a table"));
     label->setBuddy(m_table);
     label->setWordWrap(true);
@@ -108,18 +161,7 @@ QWidget* BringView::buildSources() {
     m_understood->setIconSize({16, 16});
     m_understood->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     column->addWidget(m_understood, 3);
-    auto* row = new QHBoxLayout;
-    const auto button = [&](const QString& text, const char* name, auto work) {
-        auto* made = new QPushButton(text);
-        made->setObjectName(QString::fromLatin1(name));
-        connect(made, &QPushButton::clicked, this, work);
-        row->addWidget(made);
-    };
-    button(tr("Add &clips or text\u2026"), "own-clips", [this] { addClips(m_ask()); });
-    button(tr("Begin &again"), "own-again", [this] { beginAgain(); });
-    row->addStretch(1);
-    column->addLayout(row);
-    return side;
+    return page;
 }
 
 QWidget* BringView::buildFound() {
@@ -135,7 +177,7 @@ QWidget* BringView::buildFound() {
     m_lattice->setAutoFillBackground(false);
     scroll->viewport()->setAutoFillBackground(false);
     column->addWidget(scroll, 1);
-    buildNumber(*column);
+    column->addWidget(m_cell);
     auto* row = new QHBoxLayout;
     auto* label = new QLabel(tr("&Name"));
     label->setBuddy(m_name);
@@ -147,31 +189,68 @@ QWidget* BringView::buildFound() {
     row->addWidget(m_name, 1);
     row->addWidget(m_take);
     column->addLayout(row);
+    connect(m_lattice, &SeenLattice::moved, this, &BringView::showCell);
+    connect(m_lattice, &SeenLattice::numberWanted, m_cell, &CellEditor::typeNumber);
+    connect(m_cell, &CellEditor::edited, this, &BringView::edit);
+    connect(m_cell, &CellEditor::refused, this, &BringView::refused);
+    connect(m_cell, &CellEditor::left, m_lattice, [this] { m_lattice->setFocus(); });
     connect(m_take, &QPushButton::clicked, this, &BringView::take);
     connect(m_name, &QLineEdit::returnPressed, this, &BringView::take);
     return side;
 }
 
-void BringView::buildNumber(QVBoxLayout& column) {
-    auto* row = new QHBoxLayout;
-    m_cell->setTextFormat(Qt::PlainText);
-    m_number->setMaximumWidth(110);
-    row->addWidget(m_cell);
-    row->addWidget(m_number);
-    row->addStretch(1);
-    column.addLayout(row);
-    m_ground->setTextFormat(Qt::PlainText);
-    m_ground->setWordWrap(true);
-    m_ground->setForegroundRole(QPalette::PlaceholderText);
-    column.addWidget(m_ground);
-    connect(m_lattice, &SeenLattice::moved, this, &BringView::showCell);
-    connect(m_lattice, &SeenLattice::numberWanted, this, [this] {
-        m_number->setFocus();
-        m_number->selectAll();
-    });
-    connect(m_number, &QuantityEdit::entered, this, &BringView::typeCell);
-    connect(m_number, &QuantityEdit::leftUnchanged, m_lattice, [this] { m_lattice->setFocus(); });
-    connect(m_number, &QuantityEdit::refused, this, &BringView::refused);
+// What is usual of a body, and the cameras there are.
+void BringView::fillStarts() {
+    const QSignalBlocker quiet(m_start);
+    m_start->clear();
+    m_start->addItem(tr("nothing: a new camera"));
+    for (const auto kind : kBodyKinds) {
+        m_start->addItem(nameOf(kind));
+        m_start->setItemData(m_start->count() - 1, static_cast<int>(kind), KindRole);
+        if (m_own.kind == kind)
+            m_start->setCurrentIndex(m_start->count() - 1);
+    }
+    for (const auto& camera : m_actions.document().shoot().kit.cameras) {
+        m_start->addItem(toQt(camera.name));
+        m_start->setItemData(m_start->count() - 1, toQt(camera.id), CameraRole);
+        if (m_own.start && m_own.start->id == camera.id)
+            m_start->setCurrentIndex(m_start->count() - 1);
+    }
+}
+
+// Clips, lines, answers and edits stay: they say what they say whatever the start is.
+void BringView::startFrom(int index) {
+    const auto& kit = m_actions.document().shoot().kit;
+    const QVariant kind = m_start->itemData(index, KindRole);
+    const auto* camera = findCamera(kit, fromQt(m_start->itemData(index, CameraRole).toString()));
+    m_own.kind = kind.isValid() ? std::optional(static_cast<BodyKind>(kind.toInt())) : std::nullopt;
+    m_own.start = camera ? std::optional(*camera) : std::nullopt;
+    if (camera)
+        m_name->setText(toQt(camera->name));
+    showUsual();
+}
+
+void BringView::refine(const QString& camera) {
+    beginAgain();
+    fillStarts();
+    m_start->setCurrentIndex(std::max(0, m_start->findData(camera, CameraRole)));
+    startFrom(m_start->currentIndex());
+}
+
+void BringView::beginWith(BodyKind kind) {
+    beginAgain();
+    m_start->setCurrentIndex(m_start->findData(static_cast<int>(kind), KindRole));
+    startFrom(m_start->currentIndex());
+    m_sources->setCurrentIndex(1);
+}
+
+void BringView::showUsual() {
+    const auto& kit = m_actions.document().shoot().kit;
+    m_questions->showUsual(m_own.start  ? *m_own.start
+                           : m_own.kind ? cameraOfKind(*m_own.kind, kit)
+                                        : startingCamera(kit),
+                           m_own.start.has_value());
+    showAll();
 }
 
 void BringView::setTable(const QString& text) {
@@ -211,7 +290,9 @@ void BringView::beginAgain() {
     m_refused.clear();
     m_name->clear();
     m_table->clear();
-    showAll();
+    m_questions->clear();
+    m_start->setCurrentIndex(0);
+    showUsual();
 }
 
 void BringView::showAll() {
@@ -221,7 +302,8 @@ void BringView::showAll() {
     m_subtitle->setText(
         m_reading.isRunning() ? m_reading.where()
         : m_lattice->modes().empty()
-            ? tr("Clips that it recorded, or lines of its manual, become its recording modes.")
+            ? tr("Clips that it recorded, lines of its manual, or a kind of body become its "
+                 "recording modes.")
             : tr("Recording modes found: %1. More clips refine them.")
                   .arg(m_lattice->modes().size()));
     m_take->setEnabled(!m_lattice->modes().empty());
@@ -248,30 +330,16 @@ void BringView::showSources(const std::vector<TableRow>& rows) {
 }
 
 void BringView::showCell() {
-    const auto* mode = m_lattice->mode();
-    m_number->setEnabled(mode != nullptr);
-    if (!mode) {
-        m_cell->setText({});
-        m_ground->setText({});
-        return m_number->showValue({});
-    }
-    const auto rate = *m_lattice->rate();
-    m_cell->setText(tr("%1 p writes").arg(toQt(print(rate))));
-    QString bits = tr("none");
-    for (const auto& option : mode->line.rates)
-        if (option.rate == rate)
-            bits = toQt(print(option.bitRate));
-    m_number->showValue(bits);
-    m_ground->setText(wordsOf(*mode));
+    m_cell->show(m_lattice->mode(), m_lattice->rate());
 }
 
-void BringView::typeCell(const QString& text) {
-    const auto* mode = m_lattice->mode();
-    const auto bits = typedRate(text);
-    if (mode && bits)
-        m_own.typed.push_back({mode->line, *m_lattice->rate(), *bits});
+void BringView::edit(const std::vector<LatticeEdit>& edits) {
+    m_own.edits.insert(m_own.edits.end(), edits.begin(), edits.end());
+    const bool typed = std::holds_alternative<TypedCell>(edits.front());
+    m_lattice->follow(edits.back());
     showAll();
-    m_lattice->setFocus();
+    if (typed)
+        m_lattice->setFocus();
 }
 
 void BringView::take() {
@@ -280,13 +348,20 @@ void BringView::take() {
     const QString name =
         m_name->text().trimmed().isEmpty() ? m_name->placeholderText() : m_name->text().trimmed();
     const auto camera = cameraOf(m_own, m_actions.document().shoot().kit, fromQt(name));
-    if (!m_actions.putCamera(camera))
+    if (!camera)
+        return emit refused(messageOf(camera.error()));
+    if (!m_actions.putCamera(*camera))
         return;
-    emit told(tr("%1 is in the kit. Its sensor, base and shutter are those of a plain camera until "
-                 "they are described; a body test measures them.")
-                  .arg(name));
+    const QString open = m_questions->open();
+    emit told(open.isEmpty() ? tr("%1 is in the kit.").arg(name)
+                             : tr("%1 is in the kit. Left open: %2.").arg(name, open));
     beginAgain();
-    emit brought(toQt(camera.id));
+    emit brought(toQt(camera->id));
+}
+
+void BringView::showEvent(QShowEvent* event) {
+    StepView::showEvent(event);
+    fillStarts(); // the kit may be another
 }
 
 void BringView::keyPressEvent(QKeyEvent* event) {

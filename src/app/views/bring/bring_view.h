@@ -8,20 +8,23 @@
 
 #include <QStringList>
 
+class QComboBox;
 class QLabel;
 class QLineEdit;
 class QListWidget;
 class QPlainTextEdit;
 class QPushButton;
-class QVBoxLayout;
+class QTabWidget;
 
 namespace bslate::app {
 
-class QuantityEdit;
+class BodyQuestions;
+class CellEditor;
 class SeenLattice;
 
-/// A camera of one's own brought into the kit: clips it recorded and lines of its manual on the
-/// left with what is understood of each, the lattice they make on the right, taken in one step.
+/// A camera of one's own brought into the kit, or one of the kit refined: from clips it recorded,
+/// lines of its manual, a sort of body with questions, each with what is understood of it, on the
+/// left; the lattice they make on the right, edited cell by cell, taken in one step.
 class BringView : public StepView {
     Q_OBJECT
 
@@ -34,10 +37,14 @@ public:
     /// Reads clips in the background, one after the other; text is added to the table.
     void addClips(const QStringList& paths);
     void setTable(const QString& text);
+    /// Begins again with a camera of the kit, to be refined; a new one for an unknown id.
+    void refine(const QString& camera);
+    void beginWith(BodyKind kind);
     /// Where clips are; tests put their own answer in.
     void setAskForClips(std::function<QStringList()> ask) { m_ask = std::move(ask); }
     [[nodiscard]] const OwnCamera& own() const { return m_own; }
     [[nodiscard]] SeenLattice& lattice() { return *m_lattice; }
+    [[nodiscard]] BodyQuestions& questions() { return *m_questions; }
 
 signals:
     /// The id of the camera that is in the kit now.
@@ -45,26 +52,34 @@ signals:
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;
+    void showEvent(QShowEvent* event) override;
 
 private:
     QWidget* buildSources();
+    [[nodiscard]] QWidget* buildLines();
+    [[nodiscard]] QWidget* buildBody();
     QWidget* buildFound();
-    void buildNumber(QVBoxLayout& column);
+    void fillStarts();
+    void startFrom(int index);
     void takeClip(const QString& path, const ClipReading::Clip& clip);
     void beginAgain();
     void showAll();
+    void showUsual();
     void showSources(const std::vector<TableRow>& rows);
     void showCell();
-    void typeCell(const QString& text);
+    void edit(const std::vector<LatticeEdit>& edits);
     void take();
 
     KitActions& m_actions;
     const Style& m_style;
-    QLabel *m_title, *m_subtitle, *m_cell, *m_ground;
+    QLabel *m_title, *m_subtitle;
+    QComboBox* m_start;
+    QTabWidget* m_sources;
     QPlainTextEdit* m_table;
     QListWidget* m_understood;
+    BodyQuestions* m_questions;
     SeenLattice* m_lattice;
-    QuantityEdit* m_number;
+    CellEditor* m_cell;
     QLineEdit* m_name;
     QPushButton* m_take;
     OwnCamera m_own;

@@ -6,6 +6,7 @@
 #include "core/clip/clip_print.h"
 #include "core/quantity/number_text.h"
 #include "core/quantity/print.h"
+#include "core/quantity/print_gear.h"
 
 #include <QKeyEvent>
 #include <QPainter>
@@ -34,6 +35,33 @@ QString formatOf(const ModeLine& mode) {
                                                           : std::optional<Chroma>(mode.chroma))));
 }
 
+// The row and the rate a cell is at once it was edited.
+std::pair<ModeLine, FrameRate> placeOf(const LatticeEdit& edit) {
+    if (const auto* typed = std::get_if<TypedCell>(&edit))
+        return {typed->mode, typed->rate};
+    const auto& marked = std::get<MarkedCell>(edit);
+    ModeLine mode = marked.mode;
+    mode.crop = marked.marks.crop;
+    mode.sound = marked.marks.sound;
+    mode.autofocus = marked.marks.autofocus;
+    mode.clipLimit = marked.marks.clipLimit;
+    return {mode, marked.rate};
+}
+
+// What recording so costs, under the format.
+QString costsOf(const ModeLine& mode) {
+    QStringList costs;
+    if (mode.crop.value() > 1.005)
+        costs << SeenLattice::tr("%1 crop").arg(toQt(print(mode.crop)));
+    if (!mode.sound)
+        costs << SeenLattice::tr("no sound");
+    if (!mode.autofocus)
+        costs << SeenLattice::tr("manual focus");
+    if (mode.clipLimit)
+        costs << SeenLattice::tr("to %1").arg(toQt(printDuration(*mode.clipLimit)));
+    return costs.join(QStringLiteral(" \u00b7 "));
+}
+
 } // namespace
 
 SeenLattice::SeenLattice(const Style& style, QWidget* parent)
@@ -45,8 +73,23 @@ SeenLattice::SeenLattice(const Style& style, QWidget* parent)
 }
 
 void SeenLattice::show(OwnLattice lattice) {
+    const auto rateBefore = rate();
     m_own = std::move(lattice);
-    moveTo(m_row, m_column);
+    int row = m_row, column = m_column;
+    auto wanted = rateBefore;
+    if (m_follow) {
+        const auto [mode, at] = placeOf(*m_follow);
+        wanted = at;
+        for (std::size_t r = 0; r < m_own.modes.size(); ++r)
+            if (areOfOneFormat(m_own.modes[r].line, mode) &&
+                marksOf(m_own.modes[r].line) == marksOf(mode))
+                row = static_cast<int>(r);
+    }
+    for (std::size_t c = 0; c < m_own.rates.size(); ++c)
+        if (wanted == m_own.rates[c])
+            column = static_cast<int>(c);
+    m_follow.reset();
+    moveTo(row, column);
 }
 
 const SeenMode* SeenLattice::mode() const {
@@ -91,7 +134,10 @@ QString SeenLattice::groundText(const CellGround& ground) const {
         return tr("typed");
     if (ground.clips > 0)
         return ground.clips == 1 ? tr("1 clip") : tr("%1 clips").arg(ground.clips);
-    return ground.table ? tr("printed") : QString();
+    return ground.table    ? tr("printed")
+           : ground.camera ? tr("as it was")
+           : ground.kind   ? tr("usual")
+                           : QString();
 }
 
 void SeenLattice::paintCell(QPainter& painter, int row, int column) const {
@@ -142,16 +188,17 @@ void SeenLattice::paintEvent(QPaintEvent*) {
         const double top = kHead + double(r) * kRow;
         painter.setFont(Style::font(TextRole::Body));
         painter.setPen(t.ink);
-        const QString name =
-            line.crop.value() > 1.005
-                ? tr("%1, %2 crop").arg(toQt(print(line.frame)), toQt(print(line.crop)))
-                : toQt(print(line.frame));
-        painter.drawText(QRectF(0, top + 4, kNames - 8, 18), Qt::AlignVCenter,
-                         elided(name, painter.font(), kNames - 8));
+        const QString costs = costsOf(line);
+        const double lift = costs.isEmpty() ? 0 : 6;
+        painter.drawText(QRectF(0, top + 4 - lift / 2, kNames - 8, 18), Qt::AlignVCenter,
+                         elided(toQt(print(line.frame)), painter.font(), kNames - 8));
         painter.setFont(Style::font(TextRole::Secondary));
         painter.setPen(t.muted);
-        painter.drawText(QRectF(0, top + 22, kNames - 8, 18), Qt::AlignVCenter,
+        painter.drawText(QRectF(0, top + 22 - lift, kNames - 8, 18), Qt::AlignVCenter,
                          elided(formatOf(line), painter.font(), kNames - 8));
+        painter.setPen(t.marigold);
+        painter.drawText(QRectF(0, top + 29, kNames - 8, 14), Qt::AlignVCenter,
+                         elided(costs, painter.font(), kNames - 8));
         for (std::size_t c = 0; c < m_own.rates.size(); ++c)
             paintCell(painter, static_cast<int>(r), static_cast<int>(c));
     }

@@ -17,6 +17,8 @@ public:
     explicit SeenLattice(const Style& style, QWidget* parent = nullptr);
 
     void show(OwnLattice lattice);
+    /// The cell that is chosen when the lattice is shown next: where an edit moves it.
+    void follow(const LatticeEdit& edit) { m_follow = edit; }
     /// The format of the chosen row; null while there is none.
     [[nodiscard]] const SeenMode* mode() const;
     [[nodiscard]] std::optional<FrameRate> rate() const;
@@ -46,6 +48,7 @@ private:
 
     const Style& m_style;
     OwnLattice m_own;
+    std::optional<LatticeEdit> m_follow;
     int m_row = 0, m_column = 0;
 };
 

@@ -1,6 +1,7 @@
 #include "core/judgement/rules/profiles.h"
 
 #include "core/advice/offer.h"
+#include "core/facts/open_facts.h"
 #include "core/facts/precision.h"
 #include "core/judgement/rules/rules.h"
 
@@ -75,8 +76,21 @@ static void curveSource(const Case& now, Findings& out) {
     }
 }
 
+// What a test of the body has found is known.
+static void guessedFacts(const Case& now, Findings& out) {
+    ReasonList open;
+    for (const auto fact : now.context.camera->guessed)
+        if (now.at.curveSource != CurveSource::Measured ||
+            (fact != CameraFact::OverGrey && fact != CameraFact::Range))
+            open.all.push_back(leftOpen(fact));
+    if (!open.all.empty())
+        out.push_back({FindingId::CameraGuessed,
+                       Severity::Note,
+                       {{"camera", now.context.camera->name}, {"open", open}}});
+}
+
 std::span<const Rule> profilesRules() {
-    static constexpr Rule kRules[] = {curveSource};
+    static constexpr Rule kRules[] = {curveSource, guessedFacts};
     return kRules;
 }
 

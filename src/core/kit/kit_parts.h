@@ -1,0 +1,74 @@
+#pragma once
+
+#include "core/kit/gear.h"
+
+#include <string>
+#include <vector>
+
+/// Kits beside each other: a shoot's own copy and the kit somebody keeps for every shoot.
+namespace bslate {
+
+/// Every sort of part, gear first in the order of GearKind.
+enum class KitPart {
+    Camera,
+    Lens,
+    Filter,
+    Gel,
+    Card,
+    Battery,
+    Reader,
+    Drive,
+    Charger,
+    Profile,
+    Recipe
+};
+inline constexpr int kKitParts = 11;
+
+/// Calls `visit(list)` with the kit's list of a sort.
+template<class AnyKit, class Visit>
+auto withParts(AnyKit& kit, KitPart part, Visit visit) {
+    if (part == KitPart::Profile)
+        return visit(kit.profiles);
+    if (part == KitPart::Recipe)
+        return visit(kit.recipes);
+    return withGear(kit, static_cast<GearKind>(part),
+                    [&](auto& list, const char*) { return visit(list); });
+}
+
+enum class PartState { Same, Differs, OnlyHere, OnlyThere };
+
+/// One part of two kits. Parts are the same one when id and name are: ids alone are chosen in each
+/// kit by itself.
+struct PartBeside {
+    KitPart part = KitPart::Camera;
+    std::string id, name;
+    PartState state = PartState::Same;
+    std::vector<std::string> fields; ///< that differ, as sheets call them, English
+    friend bool operator==(const PartBeside&, const PartBeside&) = default;
+};
+
+/// Every part of both, by sort, in the order of `here`, then those that are only there.
+[[nodiscard]] std::vector<PartBeside> besides(const Kit& here, const Kit& there);
+/// Of one part; nothing when neither has it.
+[[nodiscard]] std::optional<PartBeside> besideOf(const Kit& here, const Kit& there, KitPart part,
+                                                 std::string_view id);
+
+/// `into` with a part of `from`, in place of the same one or behind the others. What it names comes
+/// along where `into` lacks it, and stays as it is where `into` has it; a part under an id that is
+/// another one's gets a new id. Fails with UnknownId when `from` has no such part, and as
+/// checkKit() does.
+[[nodiscard]] Result<Kit> withPartOf(const Kit& into, const Kit& from, KitPart part,
+                                     std::string_view id);
+
+/// Everything of `from`, one after the other.
+[[nodiscard]] Result<Kit> withAllOf(const Kit& into, const Kit& from);
+
+/// `kit` without a part. Fails as checkKit() does where another part names it.
+[[nodiscard]] Result<Kit> withoutPart(Kit kit, KitPart part, const std::string& id);
+
+/// Open standards alone: curves of ITU-R BT.709 and BT.2100, full stops of neutral density, cards
+/// by the speed classes of the SD Association; no camera. What somebody begins with who has kept
+/// nothing yet.
+[[nodiscard]] Kit plainKit();
+
+} // namespace bslate
