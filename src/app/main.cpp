@@ -98,6 +98,7 @@ void openRequested(MainWindow& window, const QCommandLineParser& parser) {
             window.notice().tell(messageOf(done.error()), true);
     } else {
         window.files().startNew();
+        window.showStart();
     }
     window.offerRecovery({});
     for (const auto& setup : window.document().shoot().setups)

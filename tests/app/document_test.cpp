@@ -2,6 +2,8 @@
 #include "app/document/actions.h"
 #include "app/document/file_keeper.h"
 #include "app/document/text.h"
+#include "core/kit/kit_parts.h"
+#include "io/json/kit_json.h"
 #include "support/sample_shoot.h"
 
 #include <QDir>
@@ -238,7 +240,11 @@ public:
     FileKeeper keeper;
 };
 
-TEST_F(KeeperTest, StartsWithAKitThatWorks) {
+TEST_F(KeeperTest, StartsWithTheKitThatIsKept) {
+    keeper.startNew();
+    EXPECT_EQ(document.shoot().kit, plainKit()) << "nobody's camera";
+    const auto kit = io::loadKit(BSLATE_ROOT "/data/demo/slack-water.bskit.json");
+    keeper.setKitForNew([&] { return *kit; });
     keeper.startNew();
     EXPECT_FALSE(document.isModified());
     actions.addSetup();

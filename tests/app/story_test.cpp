@@ -53,6 +53,7 @@ public:
 };
 
 TEST_F(Story, ByKeyboardOnly) {
+    startWithDemoKit();
     press(Qt::Key_N, Qt::ControlModifier);
     EXPECT_TRUE(window->document().shoot().setups.empty());
     press(Qt::Key_N, Qt::ControlModifier | Qt::ShiftModifier);

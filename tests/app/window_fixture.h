@@ -10,6 +10,7 @@
 #include "app/widgets/value_block.h"
 
 #include <QApplication>
+#include <QFile>
 #include <QLineEdit>
 #include <QPointer>
 #include <QPushButton>
@@ -48,6 +49,14 @@ public:
         window->show();
         QTest::qWait(1);
         window->activateWindow();
+    }
+
+    /// An empty shoot of somebody who keeps the demo's kit.
+    void startWithDemoKit() {
+        QFile::copy(QStringLiteral(BSLATE_ROOT "/data/demo/slack-water.bskit.json"),
+                    window->mine().path());
+        window->files().startNew();
+        ASSERT_EQ(window->document().shoot().kit.cameras.size(), 3u);
     }
 
     void choose(const std::string& number) {

@@ -1,6 +1,7 @@
 #include "app/document/file_keeper.h"
 
 #include "app/document/text.h"
+#include "core/kit/kit_parts.h"
 #include "io/json/kit_json.h"
 #include "io/json/shoot_json.h"
 #include "io/system/files.h"
@@ -30,8 +31,8 @@ std::string resource(const char* path) {
     return file.open(QIODevice::ReadOnly) ? file.readAll().toStdString() : std::string();
 }
 
-Result<Kit> starterKit() {
-    return io::readKit(resource(":/data/slack-water.bskit.json"), "starter kit");
+Result<Kit> demoKit() {
+    return io::readKit(resource(":/data/slack-water.bskit.json"), "demo kit");
 }
 
 // A program killed in the moment between making the lock of its settings and writing into it leaves
@@ -96,20 +97,14 @@ void FileKeeper::startNew() {
     forgetAutosave();
     Shoot shoot;
     shoot.title = fromQt(tr("Untitled shoot"));
-    if (auto kit = starterKit())
-        shoot.kit = *std::move(kit);
+    shoot.kit = m_kitForNew ? m_kitForNew() : plainKit();
     m_document.reset(std::move(shoot), {});
     m_disk.remember({}, {}, {});
     m_alone = m_autosaves.holdOpen({});
 }
 
-bool FileKeeper::hasStarterKit() const {
-    static const auto starter = starterKit();
-    return starter && m_document.shoot().kit == *starter;
-}
-
 Outcome FileKeeper::openDemo() {
-    auto kit = starterKit();
+    auto kit = demoKit();
     if (!kit)
         return kit.error();
     // The demo refers to its kit by file; here both live in the application.

@@ -11,6 +11,7 @@
 #include <QStringList>
 
 #include <atomic>
+#include <functional>
 #include <memory>
 #include <optional>
 
@@ -30,10 +31,10 @@ public:
     FileKeeper(ShootDocument& document, QSettings& settings, const QString& scratch,
                QObject* parent = nullptr);
 
-    /// Starts an empty shoot with the starter kit embedded.
+    /// What empty shoots begin with; open standards alone until it is set.
+    void setKitForNew(std::function<Kit()> kit) { m_kitForNew = std::move(kit); }
+    /// Starts an empty shoot with that kit as its own.
     void startNew();
-    /// The open shoot has that kit still.
-    [[nodiscard]] bool hasStarterKit() const;
     /// The demo shoot, as a document that was never saved.
     Outcome openDemo();
     /// Fails with FileElsewhere, untouched, for a kit outside of the shoot's folder that was not
@@ -95,6 +96,7 @@ private:
     DiskCopy m_disk;
     QTimer* m_timer;
     bool m_alone = true;
+    std::function<Kit()> m_kitForNew;
     QStringList m_written; ///< where this window may have kept the present shoot
     /// Set when what is being written of the present shoot is not to be kept.
     std::shared_ptr<std::atomic<bool>> m_obsolete;

@@ -14,6 +14,9 @@
 #include "app/views/bring/bring_view.h"
 #include "app/views/clips/clips_dialog.h"
 #include "app/views/compare/compare_dialog.h"
+#include "app/views/kit/kit_view.h"
+#include "app/views/my_kit/my_kit_dialog.h"
+#include "app/views/start/start_view.h"
 #include "app/widgets/dropped_files.h"
 
 #include <QApplication>
@@ -33,8 +36,10 @@ namespace {
 const QString kGeometryKey = QStringLiteral("window/geometry");
 const QString kStepKey = QStringLiteral("window/step");
 const QString kThemeKey = QStringLiteral("window/theme");
-constexpr int kFirstStep = 4;                        // Light
-const QString kNotKept = QStringLiteral("not-kept"); // what the question is about
+constexpr int kFirstStep = 4; // Light
+// What questions are about.
+const QString kNotKept = QStringLiteral("not-kept");
+const QString kMyKit = QStringLiteral("my-kit");
 } // namespace
 
 MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch)
@@ -42,6 +47,7 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
     , m_settings(settings)
     , m_actions(m_document)
     , m_kitActions(m_document)
+    , m_mine(m_kitActions, scratch + QStringLiteral("/my-kit.bskit.json"))
     , m_profileActions(m_kitActions)
     , m_planner(m_document)
     , m_dayActions(m_document, m_planner)
@@ -49,7 +55,7 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
     , m_bankActions(m_document, m_bankPlanner)
     , m_files(m_document, settings, scratch)
     , m_steps(makeSteps(
-          {m_actions, m_kitActions, m_profileActions, m_dayActions, m_bankActions, style}))
+          {m_actions, m_kitActions, m_mine, m_profileActions, m_dayActions, m_bankActions, style}))
     , m_bar(new StepBar(style))
     , m_rail(new SetupRail(m_document, style))
     , m_stack(new QStackedWidget)
@@ -59,7 +65,9 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
     , m_banksPanel(new BanksPanel(m_bankActions, style))
     , m_side(new QStackedWidget)
     , m_next(new NextBar(style))
-    , m_notice(new NoticeBar(style)) {
+    , m_notice(new NoticeBar(style))
+    , m_start(new StartView(style))
+    , m_face(new QStackedWidget) {
     setObjectName(QStringLiteral("main-window"));
     setAcceptDrops(true);
     setMinimumSize(1200, 700); // below, texts would be cut
@@ -85,8 +93,10 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
                : box.clickedButton() == other ? Over::SaveAs
                                               : Over::Cancel;
     };
+    m_files.setKitForNew([this] { return m_mine.forNewShoot(); });
     assemble();
     connectParts();
+    connectStart();
     buildMenus(*this);
     restoreState();
     updateTitle();
@@ -107,6 +117,7 @@ void MainWindow::assemble() {
         auto* pages = new StepPages(step.plainName(), m_style);
         for (const auto& page : step.pages)
             pages->addPage(page.name, page.widget);
+        connect(pages, &StepPages::turned, this, &MainWindow::showNext);
         m_stack->addWidget(pages);
     }
 
@@ -121,17 +132,13 @@ void MainWindow::assemble() {
     m_side->addWidget(m_banksPanel);
     m_side->setFixedWidth(328);
 
-    auto* middle = new QHBoxLayout;
-    middle->setSpacing(8);
-    middle->addWidget(m_stack, 1);
-    middle->addWidget(m_side);
-
+    m_face->addWidget(m_start);
+    m_face->addWidget(buildWork());
+    m_face->setCurrentIndex(1);
     auto* column = new QVBoxLayout;
     column->setContentsMargins(8, 6, 8, 8);
     column->setSpacing(6);
-    column->addWidget(m_rail);
-    column->addWidget(m_next);
-    column->addLayout(middle, 1);
+    column->addWidget(m_face, 1);
     column->addWidget(m_notice);
 
     auto* centre = new QWidget;
@@ -141,6 +148,21 @@ void MainWindow::assemble() {
     row->addWidget(m_bar);
     row->addLayout(column, 1);
     setCentralWidget(centre);
+}
+
+QWidget* MainWindow::buildWork() {
+    auto* middle = new QHBoxLayout;
+    middle->setSpacing(8);
+    middle->addWidget(m_stack, 1);
+    middle->addWidget(m_side);
+    auto* work = new QWidget;
+    auto* column = new QVBoxLayout(work);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(6);
+    column->addWidget(m_rail);
+    column->addWidget(m_next);
+    column->addLayout(middle, 1);
+    return work;
 }
 
 void MainWindow::connectParts() {
@@ -154,10 +176,23 @@ void MainWindow::connectParts() {
             connect(page.widget, &StepView::sheetRequested, this, &MainWindow::showSheet);
             connect(page.widget, &StepView::found, m_verdict, &VerdictPanel::showBeside);
         }
+    connect(&view<KitView>(), &KitView::latticeWanted, this, [this](const QString& camera) {
+        showView(QStringLiteral("bring"));
+        view<BringView>().refine(camera);
+    });
+    connect(&view<BringView>(), &BringView::brought, this,
+            [this] { showView(QStringLiteral("kit")); });
     connect(&m_document, &ShootDocument::refused, this, tellProblem);
     connect(&m_actions, &Actions::refused, this, tellProblem);
     connect(&m_kitActions, &KitActions::refused, this, tellProblem);
     connect(&m_kitActions, &KitActions::told, this, tell);
+    connect(&m_mine, &MyKit::refused, this, tellProblem);
+    connect(&m_mine, &MyKit::told, this, tell);
+    connect(&m_mine, &MyKit::kept, this, [this](const QString& message) {
+        m_notice->ask(kMyKit, message, {{tr("Understood"), {}}, {tr("Take it back"), [this] {
+                                                                     m_mine.takeBack();
+                                                                 }}});
+    });
     connect(&m_profileActions, &ProfileActions::refused, this, tellProblem);
     connect(&m_profileActions, &ProfileActions::told, this, tell);
     connect(&m_files, &FileKeeper::autosaveFailed, this, [this](const QString& message) {
@@ -179,6 +214,7 @@ void MainWindow::showStep(int number) {
     auto step = numbered(number);
     if (step == m_steps.end())
         step = numbered(kFirstStep);
+    m_face->setCurrentIndex(1);
     m_stack->setCurrentIndex(static_cast<int>(step - m_steps.begin()));
     m_bar->setCurrent(step->number);
     m_side->setCurrentIndex(static_cast<int>(step->side));

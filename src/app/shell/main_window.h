@@ -5,6 +5,7 @@
 #include "app/document/day_actions.h"
 #include "app/document/file_keeper.h"
 #include "app/document/kit_actions.h"
+#include "app/document/my_kit.h"
 #include "app/document/profile_actions.h"
 #include "app/shell/next_bar.h"
 #include "app/shell/steps.h"
@@ -27,8 +28,10 @@ class CardDialog;
 class ClipsDialog;
 class DayPanel;
 class DialInPanel;
+class MyKitDialog;
 class NoticeBar;
 class SetupRail;
+class StartView;
 class StepBar;
 class VerdictPanel;
 
@@ -47,6 +50,7 @@ public:
     [[nodiscard]] ShootDocument& document() { return m_document; }
     [[nodiscard]] Actions& actionsOnShoot() { return m_actions; }
     [[nodiscard]] FileKeeper& files() { return m_files; }
+    [[nodiscard]] MyKit& mine() { return m_mine; }
     [[nodiscard]] DayPlanner& planner() { return m_planner; }
     [[nodiscard]] DayPanel& dayPanel() { return *m_dayPanel; }
     [[nodiscard]] BankActions& bankActions() { return m_bankActions; }
@@ -75,6 +79,11 @@ public:
     /// The page in view.
     [[nodiscard]] StepView* page() const;
     void showSheet(const QString& name); ///< sheets.h
+
+    /// The page that asks what to begin with; any step leaves it.
+    void showStart();
+    [[nodiscard]] bool isAtStart() const;
+    MyKitDialog* compareWithMine();
 
     /// Opens a file, offering an autosave left by a crash; failures are told, not thrown.
     void openPath(const QString& path);
@@ -116,10 +125,12 @@ protected:
 
 private:
     void assemble();
+    [[nodiscard]] QWidget* buildWork();
+    void connectStart();
     [[nodiscard]] CardDialog* openCard(Card card, const QString& name);
     void connectParts();
     void updateTitle();
-    [[nodiscard]] NextBar::Advice adviceOn(NextThing next, bool starting);
+    [[nodiscard]] NextBar::Advice adviceOn(NextThing next);
     void showNext();
     void restoreState();
     void recover(const QString& autosave, const QString& path);
@@ -132,6 +143,7 @@ private:
     ShootDocument m_document;
     Actions m_actions;
     KitActions m_kitActions;
+    MyKit m_mine;
     ProfileActions m_profileActions;
     DayPlanner m_planner;
     DayActions m_dayActions;
@@ -149,6 +161,8 @@ private:
     QStackedWidget* m_side; ///< of the setup, the day, or the banks
     NextBar* m_next;
     NoticeBar* m_notice;
+    StartView* m_start;
+    QStackedWidget* m_face; ///< the start, or the work
     std::function<Answer()> m_ask;
     std::function<Over(const QString&)> m_askOver;
 };

@@ -27,8 +27,10 @@ QString tr(const char* text) {
 void shootMenu(MainWindow& w) {
     auto* menu = w.menuBar()->addMenu(tr("&Shoot"));
     add(menu, tr("&New"), QKeySequence::New, w, [&w] {
-        if (w.mayLeave())
-            w.files().startNew();
+        if (!w.mayLeave())
+            return;
+        w.files().startNew();
+        w.showView(QStringLiteral("brief"));
     });
     add(menu, tr("&Open\u2026"), QKeySequence::Open, w, [&w] { w.askOpen(); });
     auto* recent = menu->addMenu(tr("Open &recent"));
@@ -56,6 +58,8 @@ void shootMenu(MainWindow& w) {
     menu->addSeparator();
     add(menu, tr("S&heet: title, meter, noise floor\u2026"), {}, w, [&w] { w.editShoot(); });
     add(menu, tr("Use &kit file\u2026"), {}, w, [&w] { w.askKit(); });
+    add(menu, tr("&My kit beside this shoot's\u2026"), QKeySequence(QStringLiteral("Ctrl+Shift+M")),
+        w, [&w] { w.compareWithMine(); });
     menu->addSeparator();
     add(menu, tr("Dial-in &card\u2026"), QKeySequence::Print, w,
         [&w] { w.showSheet(QStringLiteral("card")); });
@@ -68,6 +72,7 @@ void shootMenu(MainWindow& w) {
     add(menu, tr("Rating &LUT\u2026"), QKeySequence(QStringLiteral("Ctrl+L")), w,
         [&w] { w.askLut(); });
     menu->addSeparator();
+    add(menu, tr("S&tart page"), {}, w, [&w] { w.showStart(); });
     add(menu, tr("&Quit"), QKeySequence(QStringLiteral("Ctrl+Q")), w, [&w] { w.close(); });
 }
 

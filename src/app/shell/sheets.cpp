@@ -4,6 +4,7 @@
 #include "app/views/card/card_dialog.h"
 #include "app/views/clips/clips_dialog.h"
 #include "app/views/help/help_sheets.h"
+#include "app/views/my_kit/my_kit_dialog.h"
 
 namespace bslate::app {
 std::vector<KeyGroup> keyGroups(const MainWindow& window) {
@@ -41,6 +42,7 @@ constexpr Sheet kSheets[] = {
      nullptr},
     {"lut", [](MainWindow& w) { return w.askLut(); }, nullptr},
     {"keys", [](MainWindow& w) { return showKeysSheet(&w, keyGroups(w)); }, nullptr},
+    {"my-kit", [](MainWindow& w) -> QDialog* { return w.compareWithMine(); }, nullptr},
     {"recipes",
      [](MainWindow& w) -> QDialog* { return w.showView(QStringLiteral("recipes")), nullptr; },
      nullptr},

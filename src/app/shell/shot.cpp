@@ -13,6 +13,8 @@
 namespace bslate::app {
 namespace {
 
+const QString kStart = QStringLiteral("start");
+
 void settle() {
     for (int i = 0; i < 5; ++i)
         QApplication::processEvents(QEventLoop::AllEvents, 20);
@@ -21,6 +23,10 @@ void settle() {
 QWidget* viewWidget(MainWindow& window, const QString& view) {
     if (auto* page = window.showView(view)) {
         page->settle();
+        return &window;
+    }
+    if (view == kStart) {
+        window.showStart();
         return &window;
     }
     const auto* sheet = findSheet(view);
@@ -39,6 +45,7 @@ void prepare(const MainWindow& window, const QString& view) {
 
 QStringList viewNames(const MainWindow& window) {
     QStringList names = window.pageNames();
+    names += kStart;
     for (const auto& sheet : sheets())
         names += QString::fromLatin1(sheet.name);
     return names;
@@ -50,6 +57,7 @@ void listShots(const MainWindow& window, std::ostream& out) {
             for (const auto& shot : page.shots)
                 out << shot.file.toStdString() << "\t" << page.view.toStdString() << "\t"
                     << shot.setup.toStdString() << "\t" << shot.theme.toStdString() << "\n";
+    out << "start\tstart\t-\tslate\n";
     for (const auto& sheet : sheets())
         if (sheet.shot)
             out << sheet.name << "\t" << sheet.name << "\t" << (*sheet.shot ? sheet.shot : "-")

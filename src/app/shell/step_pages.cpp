@@ -55,6 +55,7 @@ void StepPages::showPage(int page) {
     m_stack->setCurrentIndex(page);
     m_buttons->button(page)->setChecked(true);
     m_stack->currentWidget()->setFocus();
+    emit turned();
 }
 
 int StepPages::page() const {

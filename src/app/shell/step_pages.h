@@ -20,6 +20,9 @@ public:
     void showPage(int page);
     [[nodiscard]] int page() const;
 
+signals:
+    void turned(); ///< another page is in view
+
 protected:
     void paintEvent(QPaintEvent* event) override;
     void focusInEvent(QFocusEvent* event) override;

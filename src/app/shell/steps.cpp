@@ -32,8 +32,8 @@ void bringTable(StepView& page) {
 }
 
 Step kitStep(const StepParts& p) {
-    auto* gear = new KitView(p.kit, p.style);
-    auto* bring = new BringView(p.kit, p.style);
+    auto* gear = new KitView(p.kit, p.mine, p.style);
+    auto* bring = new BringView(p.kit, p.mine, p.style);
     QObject::connect(bring, &BringView::brought, gear,
                      [gear](const QString& camera) { gear->choose(GearKind::Camera, camera); });
     return {

@@ -13,6 +13,7 @@ class Actions;
 class BankActions;
 class DayActions;
 class KitActions;
+class MyKit;
 class ProfileActions;
 class Style;
 
@@ -48,6 +49,7 @@ struct Step {
 struct StepParts {
     Actions& actions;
     KitActions& kit;
+    MyKit& mine;
     ProfileActions& profiles;
     DayActions& days;
     BankActions& banks;

@@ -17,13 +17,6 @@ const Item* sameOne(const std::vector<Item>& list, const Item& wanted) {
     return found && found->name == wanted.name ? found : nullptr;
 }
 
-// The name of a field without the mark of its access key.
-std::string plainName(const char* name) {
-    std::string text = name;
-    std::erase(text, '&');
-    return text;
-}
-
 template<class Item>
 std::vector<std::string> differingFields(const Item& a, const Item& b) {
     std::vector<std::string> names;
@@ -33,7 +26,7 @@ std::vector<std::string> differingFields(const Item& a, const Item& b) {
                 // A field that stands for its whole struct differs whenever anything does.
                 if constexpr (!std::is_same_v<std::decay_t<decltype(valueOf(one, a))>, Item>)
                     if (!(valueOf(one, a) == valueOf(one, b)))
-                        names.push_back(plainName(one.name));
+                        names.emplace_back(one.name);
             };
             (look(field), ...);
         },

@@ -43,7 +43,7 @@ struct PartBeside {
     KitPart part = KitPart::Camera;
     std::string id, name;
     PartState state = PartState::Same;
-    std::vector<std::string> fields; ///< that differ, as sheets call them, English
+    std::vector<std::string> fields; ///< that differ: names of fields.h, English
     friend bool operator==(const PartBeside&, const PartBeside&) = default;
 };
 

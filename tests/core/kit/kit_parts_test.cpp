@@ -50,7 +50,7 @@ TEST(KitParts, WhatDiffersIsNamed) {
     const auto one = besideOf(here, there, KitPart::Camera, here.cameras.front().id);
     ASSERT_TRUE(one);
     EXPECT_EQ(one->state, PartState::Differs);
-    EXPECT_EQ(one->fields, (std::vector<std::string>{"Base ISOs", "Power draw"}));
+    EXPECT_EQ(one->fields, (std::vector<std::string>{"&Base ISOs", "Power &draw"}));
 }
 
 TEST(KitParts, ACameraBringsWhatItNamesAndLeavesWhatIsThere) {

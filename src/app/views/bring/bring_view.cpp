@@ -9,12 +9,13 @@
 #include "core/advice/starting.h"
 #include "io/text/mode_text.h"
 
-#include <QComboBox>
+#include <QCheckBox>
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QListWidget>
+#include <QMenu>
 #include <QPlainTextEdit>
 #include <QPushButton>
 #include <QScrollArea>
@@ -23,9 +24,6 @@
 
 namespace bslate::app {
 namespace {
-
-// What a start is made of, in the list of them.
-enum StartRole { KindRole = Qt::UserRole, CameraRole };
 
 QString nameOf(BodyKind kind) {
     switch (kind) {
@@ -41,13 +39,14 @@ QString nameOf(BodyKind kind) {
 
 } // namespace
 
-BringView::BringView(KitActions& actions, const Style& style, QWidget* parent)
+BringView::BringView(KitActions& actions, MyKit& mine, const Style& style, QWidget* parent)
     : StepView(style, parent)
     , m_actions(actions)
+    , m_mine(mine)
     , m_style(style)
     , m_title(new QLabel(tr("Bring a camera in")))
     , m_subtitle(new QLabel)
-    , m_start(new QComboBox)
+    , m_start(new QPushButton)
     , m_sources(new QTabWidget)
     , m_table(new QPlainTextEdit)
     , m_understood(new QListWidget)
@@ -55,6 +54,7 @@ BringView::BringView(KitActions& actions, const Style& style, QWidget* parent)
     , m_lattice(new SeenLattice(style))
     , m_cell(new CellEditor)
     , m_name(new QLineEdit)
+    , m_keep(new QCheckBox(tr("and into M&y kit")))
     , m_take(new QPushButton(tr("Ta&ke into the kit")))
     , m_reading(io::ClipDepth::Facts) {
     setObjectName(QStringLiteral("bring-view"));
@@ -73,7 +73,6 @@ BringView::BringView(KitActions& actions, const Style& style, QWidget* parent)
     connect(&m_reading, &ClipReading::read, this, &BringView::takeClip);
     connect(&m_reading, &ClipReading::moved, this, &BringView::showAll);
     connect(&style, &Style::changed, this, &BringView::showAll);
-    fillStarts();
     showUsual();
 }
 
@@ -81,9 +80,13 @@ std::span<const KeyLine> BringView::keys() const {
     static constexpr KeyLine kKeys[] = {
         {"Alt+C, Alt+A", QT_TRANSLATE_NOOP("Help", "add clips; begin again")},
         {"Arrows, Return", QT_TRANSLATE_NOOP("Help", "choose a cell, type its bit rate")},
-        {"Alt+S, Alt+O, Alt+P, Alt+L",
+        {"Alt+U, Alt+O, Alt+P, Alt+M",
          QT_TRANSLATE_NOOP("Help", "sound, autofocus, crop and limit of the cell")},
-        {"Alt+K", QT_TRANSLATE_NOOP("Help", "take the camera into the kit")},
+        {"Alt+R", QT_TRANSLATE_NOOP("Help", "for the whole row of the cell")},
+        {"Alt+F, Alt+I, Alt+B",
+         QT_TRANSLATE_NOOP("Help", "what it starts from; its modes, its body")},
+        {"Alt+Y, Alt+K",
+         QT_TRANSLATE_NOOP("Help", "into My kit too; take the camera into the kit")},
         {"Escape", QT_TRANSLATE_NOOP("Help", "stop reading clips")}};
     return kKeys;
 }
@@ -97,13 +100,15 @@ QWidget* BringView::buildSources() {
     auto* label = new QLabel(tr("Start &from"));
     label->setBuddy(m_start);
     m_start->setObjectName(QStringLiteral("own-start"));
-    m_start->setAccessibleName(tr("What it starts from"));
-    m_start->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    auto* menu = new QMenu(m_start);
+    m_start->setMenu(menu);
+    connect(menu, &QMenu::aboutToShow, this, [this, menu] { fillStarts(*menu); });
     start->addWidget(label);
     start->addWidget(m_start, 1);
     column->addLayout(start);
     m_sources->setObjectName(QStringLiteral("own-sources"));
     m_sources->setDocumentMode(true);
+    m_sources->setFocusPolicy(Qt::NoFocus); // its bar takes it
     m_sources->addTab(buildLines(), tr("&Its modes"));
     m_sources->addTab(buildBody(), tr("Its &body"));
     column->addWidget(m_sources, 1);
@@ -118,7 +123,6 @@ QWidget* BringView::buildSources() {
     button(tr("Begin &again"), "own-again", [this] { beginAgain(); });
     row->addStretch(1);
     column->addLayout(row);
-    connect(m_start, &QComboBox::activated, this, &BringView::startFrom);
     return side;
 }
 
@@ -187,7 +191,11 @@ QWidget* BringView::buildFound() {
     m_take->setObjectName(QStringLiteral("own-take"));
     row->addWidget(label);
     row->addWidget(m_name, 1);
+    row->addWidget(m_keep);
     row->addWidget(m_take);
+    m_keep->setObjectName(QStringLiteral("own-keep"));
+    m_keep->setToolTip(tr("so that every new shoot begins with it"));
+    m_keep->setChecked(true);
     column->addLayout(row);
     connect(m_lattice, &SeenLattice::moved, this, &BringView::showCell);
     connect(m_lattice, &SeenLattice::numberWanted, m_cell, &CellEditor::typeNumber);
@@ -200,30 +208,23 @@ QWidget* BringView::buildFound() {
 }
 
 // What is usual of a body, and the cameras there are.
-void BringView::fillStarts() {
-    const QSignalBlocker quiet(m_start);
-    m_start->clear();
-    m_start->addItem(tr("nothing: a new camera"));
-    for (const auto kind : kBodyKinds) {
-        m_start->addItem(nameOf(kind));
-        m_start->setItemData(m_start->count() - 1, static_cast<int>(kind), KindRole);
-        if (m_own.kind == kind)
-            m_start->setCurrentIndex(m_start->count() - 1);
-    }
-    for (const auto& camera : m_actions.document().shoot().kit.cameras) {
-        m_start->addItem(toQt(camera.name));
-        m_start->setItemData(m_start->count() - 1, toQt(camera.id), CameraRole);
-        if (m_own.start && m_own.start->id == camera.id)
-            m_start->setCurrentIndex(m_start->count() - 1);
-    }
+void BringView::fillStarts(QMenu& menu) {
+    menu.clear();
+    const auto entry = [&](const QString& name, auto... start) {
+        menu.addAction(name, this, [this, start...] { startFrom(start...); });
+    };
+    entry(tr("nothing: a new camera"), std::nullopt, QString());
+    for (const auto kind : kBodyKinds)
+        entry(nameOf(kind), std::optional(kind), QString());
+    menu.addSeparator();
+    for (const auto& camera : m_actions.document().shoot().kit.cameras)
+        entry(toQt(camera.name), std::nullopt, toQt(camera.id));
 }
 
 // Clips, lines, answers and edits stay: they say what they say whatever the start is.
-void BringView::startFrom(int index) {
-    const auto& kit = m_actions.document().shoot().kit;
-    const QVariant kind = m_start->itemData(index, KindRole);
-    const auto* camera = findCamera(kit, fromQt(m_start->itemData(index, CameraRole).toString()));
-    m_own.kind = kind.isValid() ? std::optional(static_cast<BodyKind>(kind.toInt())) : std::nullopt;
+void BringView::startFrom(std::optional<BodyKind> kind, const QString& id) {
+    const auto* camera = findCamera(m_actions.document().shoot().kit, fromQt(id));
+    m_own.kind = kind;
     m_own.start = camera ? std::optional(*camera) : std::nullopt;
     if (camera)
         m_name->setText(toQt(camera->name));
@@ -232,19 +233,20 @@ void BringView::startFrom(int index) {
 
 void BringView::refine(const QString& camera) {
     beginAgain();
-    fillStarts();
-    m_start->setCurrentIndex(std::max(0, m_start->findData(camera, CameraRole)));
-    startFrom(m_start->currentIndex());
+    startFrom(std::nullopt, camera);
 }
 
 void BringView::beginWith(BodyKind kind) {
     beginAgain();
-    m_start->setCurrentIndex(m_start->findData(static_cast<int>(kind), KindRole));
-    startFrom(m_start->currentIndex());
+    startFrom(kind, {});
     m_sources->setCurrentIndex(1);
 }
 
 void BringView::showUsual() {
+    m_start->setText(m_own.start  ? toQt(m_own.start->name)
+                     : m_own.kind ? nameOf(*m_own.kind)
+                                  : tr("nothing: a new camera"));
+    m_start->setAccessibleName(tr("Starts from %1").arg(m_start->text()));
     const auto& kit = m_actions.document().shoot().kit;
     m_questions->showUsual(m_own.start  ? *m_own.start
                            : m_own.kind ? cameraOfKind(*m_own.kind, kit)
@@ -291,7 +293,6 @@ void BringView::beginAgain() {
     m_name->clear();
     m_table->clear();
     m_questions->clear();
-    m_start->setCurrentIndex(0);
     showUsual();
 }
 
@@ -356,12 +357,9 @@ void BringView::take() {
     emit told(open.isEmpty() ? tr("%1 is in the kit.").arg(name)
                              : tr("%1 is in the kit. Left open: %2.").arg(name, open));
     beginAgain();
+    if (m_keep->isChecked())
+        m_mine.keep({{KitPart::Camera, toQt(camera->id)}});
     emit brought(toQt(camera->id));
-}
-
-void BringView::showEvent(QShowEvent* event) {
-    StepView::showEvent(event);
-    fillStarts(); // the kit may be another
 }
 
 void BringView::keyPressEvent(QKeyEvent* event) {

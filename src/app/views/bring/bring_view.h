@@ -1,17 +1,18 @@
 #pragma once
 
 #include "app/document/clip_reading.h"
-#include "app/document/kit_actions.h"
+#include "app/document/my_kit.h"
 #include "app/style/style.h"
 #include "app/views/step_view.h"
 #include "core/clip/own_camera.h"
 
 #include <QStringList>
 
-class QComboBox;
+class QCheckBox;
 class QLabel;
 class QLineEdit;
 class QListWidget;
+class QMenu;
 class QPlainTextEdit;
 class QPushButton;
 class QTabWidget;
@@ -29,7 +30,7 @@ class BringView : public StepView {
     Q_OBJECT
 
 public:
-    BringView(KitActions& actions, const Style& style, QWidget* parent = nullptr);
+    BringView(KitActions& actions, MyKit& mine, const Style& style, QWidget* parent = nullptr);
 
     [[nodiscard]] std::span<const KeyLine> keys() const override;
     void settle() override;
@@ -52,15 +53,14 @@ signals:
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;
-    void showEvent(QShowEvent* event) override;
 
 private:
     QWidget* buildSources();
     [[nodiscard]] QWidget* buildLines();
     [[nodiscard]] QWidget* buildBody();
     QWidget* buildFound();
-    void fillStarts();
-    void startFrom(int index);
+    void fillStarts(QMenu& menu);
+    void startFrom(std::optional<BodyKind> kind, const QString& camera);
     void takeClip(const QString& path, const ClipReading::Clip& clip);
     void beginAgain();
     void showAll();
@@ -71,9 +71,10 @@ private:
     void take();
 
     KitActions& m_actions;
+    MyKit& m_mine;
     const Style& m_style;
     QLabel *m_title, *m_subtitle;
-    QComboBox* m_start;
+    QPushButton* m_start;
     QTabWidget* m_sources;
     QPlainTextEdit* m_table;
     QListWidget* m_understood;
@@ -81,6 +82,7 @@ private:
     SeenLattice* m_lattice;
     CellEditor* m_cell;
     QLineEdit* m_name;
+    QCheckBox* m_keep; ///< in My kit too
     QPushButton* m_take;
     OwnCamera m_own;
     QStringList m_refused; ///< what is told of files that gave nothing

@@ -67,7 +67,7 @@ CellEditor::CellEditor(QWidget* parent)
                    tr("a crop such as 1.5, from 1 to 20, or none")))
     , m_limit(field("own-limit", tr("Longest clip at the chosen rate"), typedLimit,
                     tr("a length such as 29:59 or 20 min, or none")))
-    , m_sound(new QCheckBox(tr("&sound")))
+    , m_sound(new QCheckBox(tr("so&und")))
     , m_focus(new QCheckBox(tr("aut&ofocus")))
     , m_row(new QCheckBox(tr("for the whole &row"))) {
     setObjectName(QStringLiteral("cell-editor"));
@@ -94,7 +94,7 @@ CellEditor::CellEditor(QWidget* parent)
     costs->addWidget(m_sound);
     costs->addWidget(m_focus);
     labelled(tr("cro&p"), m_crop);
-    labelled(tr("&limit"), m_limit);
+    labelled(tr("li&mit"), m_limit);
     costs->addStretch(1);
     column->addLayout(costs);
     m_ground->setTextFormat(Qt::PlainText);
@@ -112,6 +112,7 @@ CellEditor::CellEditor(QWidget* parent)
         connect(edit, &QuantityEdit::refused, this, &CellEditor::refused);
         connect(edit, &QuantityEdit::leftUnchanged, this, &CellEditor::left);
     }
+    connect(m_row, &QCheckBox::toggled, this, &CellEditor::enableMarks);
     connect(m_sound, &QCheckBox::clicked, this,
             [this](bool on) { mark([on](CellMarks& marks) { marks.sound = on; }); });
     connect(m_focus, &QCheckBox::clicked, this,
@@ -131,8 +132,8 @@ void CellEditor::show(const SeenMode* mode, std::optional<FrameRate> rate) {
     m_mode = mode ? std::optional(*mode) : std::nullopt;
     m_rate = rate;
     m_bits->setEnabled(mode && rate);
-    for (QWidget* one : std::initializer_list<QWidget*>{m_crop, m_limit, m_sound, m_focus, m_row})
-        one->setEnabled(hasCell());
+    m_row->setEnabled(mode);
+    enableMarks();
     const auto marks = mode ? marksOf(mode->line) : CellMarks{};
     m_cell->setText(rate ? tr("%1 p writes").arg(toQt(print(*rate))) : tr("no cell yet"));
     QString bits = mode ? tr("none") : QString();
@@ -148,6 +149,13 @@ void CellEditor::show(const SeenMode* mode, std::optional<FrameRate> rate) {
     m_ground->setText(mode ? wordsOf(*mode) : QString());
 }
 
+// A row can be marked from a rate it does not have.
+void CellEditor::enableMarks() {
+    const bool can = hasCell() || (m_mode && m_row->isChecked());
+    for (QWidget* one : std::initializer_list<QWidget*>{m_crop, m_limit, m_sound, m_focus})
+        one->setEnabled(can);
+}
+
 void CellEditor::typeNumber() {
     m_bits->setFocus();
     m_bits->selectAll();
@@ -160,7 +168,7 @@ void CellEditor::enterBits(const QString& text) {
 }
 
 void CellEditor::mark(const std::function<void(CellMarks&)>& change) {
-    if (!hasCell())
+    if (!m_mode)
         return;
     auto marks = marksOf(m_mode->line);
     change(marks);
@@ -168,7 +176,8 @@ void CellEditor::mark(const std::function<void(CellMarks&)>& change) {
     for (const auto& option : m_mode->line.rates)
         if (m_row->isChecked() || option.rate == *m_rate)
             edits.emplace_back(MarkedCell{m_mode->line, option.rate, marks});
-    emit edited(edits);
+    if (!edits.empty())
+        emit edited(edits);
 }
 
 } // namespace bslate::app

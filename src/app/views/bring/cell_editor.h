@@ -31,6 +31,7 @@ signals:
 
 private:
     [[nodiscard]] bool hasCell() const;
+    void enableMarks();
     void enterBits(const QString& text);
     void mark(const std::function<void(CellMarks&)>& change);
 

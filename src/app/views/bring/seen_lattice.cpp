@@ -16,7 +16,7 @@
 namespace bslate::app {
 namespace {
 
-constexpr double kNames = 132, kHead = 22, kRow = 44, kWidest = 92;
+constexpr double kNames = 132, kHead = 22, kRow = 48, kWidest = 92;
 
 std::optional<DataRate> bitRateAt(const ModeLine& mode, FrameRate rate) {
     for (const auto& option : mode.rates)
@@ -190,14 +190,14 @@ void SeenLattice::paintEvent(QPaintEvent*) {
         painter.setPen(t.ink);
         const QString costs = costsOf(line);
         const double lift = costs.isEmpty() ? 0 : 6;
-        painter.drawText(QRectF(0, top + 4 - lift / 2, kNames - 8, 18), Qt::AlignVCenter,
+        painter.drawText(QRectF(0, top + 6 - lift, kNames - 8, 18), Qt::AlignVCenter,
                          elided(toQt(print(line.frame)), painter.font(), kNames - 8));
         painter.setFont(Style::font(TextRole::Secondary));
         painter.setPen(t.muted);
-        painter.drawText(QRectF(0, top + 22 - lift, kNames - 8, 18), Qt::AlignVCenter,
+        painter.drawText(QRectF(0, top + 24 - lift * 1.4, kNames - 8, 18), Qt::AlignVCenter,
                          elided(formatOf(line), painter.font(), kNames - 8));
         painter.setPen(t.marigold);
-        painter.drawText(QRectF(0, top + 29, kNames - 8, 14), Qt::AlignVCenter,
+        painter.drawText(QRectF(0, top + 31, kNames - 8, 14), Qt::AlignVCenter,
                          elided(costs, painter.font(), kNames - 8));
         for (std::size_t c = 0; c < m_own.rates.size(); ++c)
             paintCell(painter, static_cast<int>(r), static_cast<int>(c));

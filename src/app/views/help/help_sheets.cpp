@@ -46,6 +46,7 @@ constexpr KeyLine kEverywhere[] = {
      QT_TRANSLATE_NOOP("Help", "add, duplicate, delete a setup")},
     {"Ctrl+Shift+E", QT_TRANSLATE_NOOP("Help", "compare two setups")},
     {"Ctrl+Shift+K", QT_TRANSLATE_NOOP("Help", "recorded clips against the plan")},
+    {"Ctrl+Shift+M", QT_TRANSLATE_NOOP("Help", "My kit beside the shoot's")},
     {"Ctrl+P", QT_TRANSLATE_NOOP("Help", "dial-in card: print, PDF, copy")},
     {"Ctrl+Shift+P", QT_TRANSLATE_NOOP("Help", "pack list: print, PDF, copy")},
     {"Ctrl+Shift+R, Ctrl+Shift+B", QT_TRANSLATE_NOOP("Help", "pre-roll card, bank card")},

@@ -10,6 +10,7 @@
 #include "app/widgets/save_path.h"
 #include "core/quantity/print.h"
 
+#include <QCoreApplication>
 #include <QFileDialog>
 #include <QFormLayout>
 #include <QKeyEvent>
@@ -49,9 +50,10 @@ QString summaryOf(const Camera& camera) {
 
 } // namespace
 
-KitView::KitView(KitActions& actions, const Style& style, QWidget* parent)
+KitView::KitView(KitActions& actions, MyKit& mine, const Style& style, QWidget* parent)
     : StepView(style, parent)
     , m_actions(actions)
+    , m_mine(mine)
     , m_style(style)
     , m_list(new QTreeWidget)
     , m_title(new QLabel)
@@ -60,7 +62,11 @@ KitView::KitView(KitActions& actions, const Style& style, QWidget* parent)
     , m_body(new BodyPicture(style))
     , m_modes(new ModesPicture(style))
     , m_pictures(new QWidget)
-    , m_describe(new QPushButton(tr("Describe\u2026 (Return)"))) {
+    , m_describe(new QPushButton(tr("Describe\u2026 (Return)")))
+    , m_refine(new QPushButton(tr("&Modes\u2026")))
+    , m_beside(new QLabel)
+    , m_keep(new QPushButton(tr("&Keep in My kit")))
+    , m_take(new QPushButton(tr("Take My kit's"))) {
     setObjectName(QStringLiteral("kit-view"));
     setFocusPolicy(Qt::StrongFocus);
     m_ask = [this](bool save) {
@@ -76,6 +82,7 @@ KitView::KitView(KitActions& actions, const Style& style, QWidget* parent)
     row->addWidget(buildPage(), 1);
     setFocusProxy(m_list);
     connect(&actions.document(), &ShootDocument::changed, this, &KitView::refresh);
+    connect(&mine, &MyKit::changed, this, &KitView::refresh);
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
@@ -147,9 +154,11 @@ QWidget* KitView::buildPage() {
     m_describe->setObjectName(QStringLiteral("gear-describe"));
     auto* head = new QHBoxLayout;
     head->addWidget(m_title, 1);
+    head->addWidget(m_refine);
     head->addWidget(m_describe);
     column->addLayout(head);
     column->addWidget(m_summary);
+    column->addWidget(buildMine());
     m_picture->showModes(false);
     auto* body = new QHBoxLayout;
     body->setSpacing(20);
@@ -167,7 +176,51 @@ QWidget* KitView::buildPage() {
     column->addWidget(m_formHost);
     column->addStretch(0);
     connect(m_describe, &QPushButton::clicked, this, [this] { describeCamera(m_id); });
+    m_refine->setObjectName(QStringLiteral("gear-refine"));
+    m_refine->setToolTip(tr("its recording modes as a lattice, refined by clips and by hand"));
+    connect(m_refine, &QPushButton::clicked, this, [this] { emit latticeWanted(m_id); });
     return page;
+}
+
+QWidget* KitView::buildMine() {
+    auto* strip = new QWidget;
+    auto* row = new QHBoxLayout(strip);
+    row->setContentsMargins(0, 0, 0, 0);
+    m_beside->setObjectName(QStringLiteral("gear-beside"));
+    m_beside->setTextFormat(Qt::PlainText);
+    m_beside->setWordWrap(true);
+    row->addWidget(m_beside, 1);
+    auto* all = new QPushButton(tr("Both kits\u2026"));
+    for (const auto& [button, name] :
+         {std::pair(m_take, "gear-take"), std::pair(m_keep, "gear-keep"),
+          std::pair(all, "gear-both")}) {
+        button->setObjectName(QString::fromLatin1(name));
+        row->addWidget(button);
+    }
+    const auto chosen = [this] {
+        return std::vector<MyKit::Part>{{static_cast<KitPart>(m_kind), m_id}};
+    };
+    connect(m_keep, &QPushButton::clicked, this, [this, chosen] { m_mine.keep(chosen()); });
+    connect(m_take, &QPushButton::clicked, this, [this, chosen] { m_mine.take(chosen()); });
+    connect(all, &QPushButton::clicked, this,
+            [this] { emit sheetRequested(QStringLiteral("my-kit")); });
+    return strip;
+}
+
+// How the chosen thing stands in My kit, and what can be done about it.
+void KitView::showMine() {
+    const auto one = m_mine.beside(static_cast<KitPart>(m_kind), m_id);
+    m_keep->setVisible(one && one->state != PartState::Same);
+    m_take->setVisible(one && one->state == PartState::Differs);
+    QStringList fields;
+    if (one)
+        for (const auto& field : one->fields)
+            fields << QCoreApplication::translate("Fields", field.c_str()).remove(QLatin1Char('&'));
+    m_beside->setText(!one                            ? QString()
+                      : one->state == PartState::Same ? tr("As in My kit.")
+                      : one->state == PartState::Differs
+                          ? tr("Differs from My kit: %1.").arg(fields.join(QStringLiteral(", ")))
+                          : tr("In this shoot only, not in My kit."));
 }
 
 void KitView::fillList() {
@@ -223,6 +276,7 @@ void KitView::showChosen() {
     const auto& shoot = m_actions.document().shoot();
     const auto* camera = m_kind == GearKind::Camera ? findCamera(shoot.kit, fromQt(m_id)) : nullptr;
     m_describe->setVisible(camera);
+    m_refine->setVisible(camera);
     m_pictures->setVisible(camera);
     m_summary->setVisible(true);
     QString name = groupName(m_kind);
@@ -246,6 +300,7 @@ void KitView::showChosen() {
         m_modes->show(*camera, focal);
     }
     showFields();
+    showMine();
 }
 
 void KitView::showFields() {

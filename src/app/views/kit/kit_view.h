@@ -1,6 +1,6 @@
 #pragma once
 
-#include "app/document/kit_actions.h"
+#include "app/document/my_kit.h"
 #include "app/style/style.h"
 #include "app/views/step_view.h"
 
@@ -22,7 +22,7 @@ class KitView : public StepView {
     Q_OBJECT
 
 public:
-    KitView(KitActions& actions, const Style& style, QWidget* parent = nullptr);
+    KitView(KitActions& actions, MyKit& mine, const Style& style, QWidget* parent = nullptr);
 
     [[nodiscard]] std::span<const KeyLine> keys() const override;
 
@@ -36,6 +36,10 @@ public:
     /// The same for one that is not in the kit yet: cancelling leaves the kit as it was.
     void describeNewCamera();
 
+signals:
+    /// Of a camera: its modes as a lattice.
+    void latticeWanted(const QString& camera);
+
 protected:
     void showEvent(QShowEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
@@ -47,12 +51,15 @@ private:
     void fillList();
     void showChosen();
     void showFields();
+    void showMine();
+    [[nodiscard]] QWidget* buildMine();
     void add();
     void describe(const Camera& camera);
     void duplicate();
     void removeChosen();
 
     KitActions& m_actions;
+    MyKit& m_mine;
     const Style& m_style;
     GearKind m_kind = GearKind::Camera;
     QString m_id;
@@ -63,7 +70,9 @@ private:
     BodyPicture* m_body;
     ModesPicture* m_modes;
     QWidget* m_pictures; ///< all of a camera
-    QPushButton* m_describe;
+    QPushButton *m_describe, *m_refine;
+    QLabel* m_beside; ///< how it stands in My kit
+    QPushButton *m_keep, *m_take;
     QWidget* m_formHost = nullptr;
     QFormLayout* m_form = nullptr;
     std::function<QString(bool)> m_ask;
