@@ -12,6 +12,7 @@
 #include <QListWidget>
 #include <QPlainTextEdit>
 #include <QPushButton>
+#include <QTabWidget>
 #include <QTimer>
 
 namespace bslate::app {
@@ -148,6 +149,62 @@ TEST_F(KitStep, TheSheetNamesTheFieldThatCannotBeRead) {
         }
     });
     window->view<KitView>().describeCamera(QStringLiteral("sedge-2"));
+}
+
+TEST_F(KitStep, RulesAreBuiltFromChoicesAndReadAsSentences) {
+    const auto before = *findCamera(kit(), "pip");
+    inSheet([&](CameraSheet& sheet) {
+        sheet.findChild<QTabWidget*>()->setCurrentIndex(1);
+        auto& sentences = *sheet.findChild<QListWidget*>(QStringLiteral("rule-sentences"));
+        const auto lines = sentences.count();
+        const auto choose = [&](const char* name, const QString& text) {
+            auto* combo = sheet.findChild<QComboBox*>(QString::fromLatin1(name));
+            const int at = combo->findText(text);
+            if (at >= 0)
+                combo->setCurrentIndex(at);
+            else
+                combo->setEditText(text);
+        };
+        auto& add = *sheet.findChild<QPushButton*>(QStringLiteral("rule-add"));
+        const auto told = [&] {
+            return sheet.findChild<QLabel*>(QStringLiteral("rule-problem"))->text();
+        };
+        choose("rule-when", "frame rate");
+        choose("rule-when-how", "is at least");
+        choose("rule-when-value", "50");
+        choose("rule-then", "autofocus");
+        choose("rule-then-value", "off");
+        add.click();
+        EXPECT_TRUE(told().contains(QStringLiteral("Say why"))) << told().toStdString();
+        EXPECT_EQ(sentences.count(), lines);
+        auto* why = sheet.findChild<QLineEdit*>(QStringLiteral("rule-why"));
+        why->setText(QStringLiteral("it hunts"));
+        choose("rule-when-value", "soon");
+        add.click();
+        EXPECT_FALSE(told().isEmpty()) << "a rate is no word";
+        choose("rule-when-value", "50");
+        why->setText(QStringLiteral("it hunts"));
+        add.click();
+        ASSERT_EQ(sentences.count(), lines + 1) << told().toStdString();
+        EXPECT_EQ(sentences.item(lines)->text(),
+                  QStringLiteral("When the frame rate is 50 or more, the autofocus must be off: it "
+                                 "hunts."));
+        // One that is removed again is gone from the lines too.
+        why->setText(QStringLiteral("twice"));
+        add.click();
+        ASSERT_EQ(sentences.count(), lines + 2);
+        sentences.setCurrentRow(static_cast<int>(lines) + 1);
+        sheet.findChild<QPushButton*>(QStringLiteral("rule-remove"))->click();
+        EXPECT_EQ(sentences.count(), lines + 1);
+        sheet.accept();
+    });
+    window->view<KitView>().describeCamera(QStringLiteral("pip"));
+    auto after = *findCamera(kit(), "pip");
+    ASSERT_EQ(after.constraints.size(), before.constraints.size() + 1);
+    EXPECT_EQ(after.constraints.back().reason, "it hunts");
+    EXPECT_EQ(after.constraints.back().when[0].atLeast, SettingValue(FrameRate(Rational(50, 1))));
+    after.constraints.pop_back();
+    EXPECT_EQ(after, before);
 }
 
 TEST_F(KitStep, RulesAreTypedAndAWrongOnePutsTheCursorOnItsLine) {

@@ -294,6 +294,10 @@ Outcome readLine(Camera& camera, const Camera& before, const std::string& line) 
 
 } // namespace
 
+std::string ruleLine(const Constraint& constraint) {
+    return lineOf(constraint);
+}
+
 std::vector<std::string> ruleLines(const Camera& camera) {
     std::vector<std::string> lines;
     for (const auto& set : camera.rateSets)

@@ -18,6 +18,9 @@ namespace bslate {
 /// The lines that give the camera's rate sets, region switch, ISO rules and constraints back.
 [[nodiscard]] std::vector<std::string> ruleLines(const Camera& camera);
 
+/// The line of one rule.
+[[nodiscard]] std::string ruleLine(const Constraint& constraint);
+
 /// The camera with those four replaced by what the lines say; blank lines are skipped. A line
 /// that is an existing rule's own line keeps that rule untouched. `place` of an error is "line 3".
 /// Ids are not looked up here: checkKit does that.

@@ -2,6 +2,7 @@
 
 #include "app/document/text.h"
 #include "app/views/kit/camera_text.h"
+#include "app/views/kit/rule_builder.h"
 #include "app/views/kit/sensor_picture.h"
 #include "core/base/find_by_id.h"
 #include "core/kit/body_line.h"
@@ -10,6 +11,7 @@
 #include "core/kit/mode_line.h"
 #include "core/kit/rule_line.h"
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QDialogButtonBox>
 #include <QFormLayout>
@@ -45,6 +47,8 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
     , m_modes(new QPlainTextEdit)
     , m_rules(new QPlainTextEdit)
     , m_body(new QPlainTextEdit)
+    , m_builder(new RuleBuilder(kit))
+    , m_typed(new QCheckBox(tr("as t&yped lines too")))
     , m_pages(new QTabWidget)
     , m_problem(new QLabel)
     , m_picture(new SensorPicture(style)) {
@@ -61,11 +65,7 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
                                   "24/25@100 50@150 crop1.5 mute mf clip29:59 heat20min@35C "
                                   "external off1-120 sensorrate \"its name\"")),
                     modes);
-    m_pages->addTab(buildLines(*m_rules, "camera-rules", rules,
-                               tr("One a line. region 50 25/50/100 | switch restarts the body | "
-                                  "iso codec=raw12 note 100-51200 | gop=raw rate>=100 requires "
-                                  "power=external : why; also excludes and limits")),
-                    rules);
+    m_pages->addTab(buildRules(rules), rules);
     m_pages->addTab(buildLines(*m_body, "camera-body", body,
                                tr("One a line. bank 1 inside without shutter | slips white "
                                   "power-on to 5600 K | auto eye-sensor in Setup 3 | control "
@@ -73,6 +73,8 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
                                   "quick 8 | own 2 | firmware 2.10 | region 50 Hz | clock set")),
                     body);
     m_pages->setDocumentMode(true);
+    connect(m_pages, &QTabWidget::currentChanged, this,
+            [this](int page) { m_picture->setVisible(page == 0); });
     right->addWidget(m_pages, 1);
     right->addWidget(m_picture, 1);
     auto* row = new QHBoxLayout;
@@ -89,7 +91,8 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
     column->addWidget(buttons);
     fill();
     for (auto* edit : findChildren<QLineEdit*>())
-        connect(edit, &QLineEdit::textChanged, this, &CameraSheet::preview);
+        if (edit->property("place").isValid()) // of the body, not of a rule that is being built
+            connect(edit, &QLineEdit::textChanged, this, &CameraSheet::preview);
     for (auto* lines : {m_modes, m_rules, m_body})
         connect(lines, &QPlainTextEdit::textChanged, this, &CameraSheet::preview);
     preview();
@@ -148,6 +151,32 @@ QWidget* CameraSheet::buildLines(QPlainTextEdit& lines, const char* name, const 
     lines.setTabChangesFocus(true);
     lines.setLineWrapMode(QPlainTextEdit::NoWrap);
     column->addWidget(&lines, 1);
+    return page;
+}
+
+// Sentences and choices; the lines themselves for who likes to type.
+QWidget* CameraSheet::buildRules(const QString& title) {
+    auto* page = new QWidget;
+    auto* column = new QVBoxLayout(page);
+    column->addWidget(m_builder, 3);
+    m_typed->setObjectName(QStringLiteral("rules-typed"));
+    column->addWidget(m_typed);
+    auto* lines = buildLines(*m_rules, "camera-rules", title,
+                             tr("One a line. region 50 25/50/100 | switch restarts the body | "
+                                "iso codec=raw12 note 100-51200 | gop=raw rate>=100 requires "
+                                "power=external : why; also excludes and limits"));
+    lines->hide();
+    column->addWidget(lines, 2);
+    connect(m_typed, &QCheckBox::toggled, lines, &QWidget::setVisible);
+    connect(m_builder, &RuleBuilder::added, m_rules, &QPlainTextEdit::appendPlainText);
+    connect(m_builder, &RuleBuilder::removed, this, [this](int rule) {
+        QStringList kept;
+        int at = 0;
+        for (const auto& line : m_rules->toPlainText().split(QLatin1Char('\n')))
+            if (line.trimmed().isEmpty() || at++ != rule)
+                kept << line;
+        m_rules->setPlainText(kept.join(QLatin1Char('\n')));
+    });
     return page;
 }
 
@@ -251,6 +280,7 @@ void CameraSheet::preview() {
         m_problem->setText(messageOf(camera.error()));
         return;
     }
+    m_builder->show(*camera);
     // Where each bank is described they are counted, not typed.
     const bool each = !camera->body.banks.empty();
     m_banks->setReadOnly(each);
@@ -290,6 +320,7 @@ void CameraSheet::focusOn(const QString& place) {
                                                              : 1;
     auto* lines = page == 0 ? m_modes : page == 1 ? m_rules : m_body;
     m_pages->setCurrentIndex(page);
+    m_typed->setChecked(m_typed->isChecked() || page == 1);
     lines->setFocus();
     const int line = place.section(QLatin1Char(' '), -1).toInt();
     if (line > 0)

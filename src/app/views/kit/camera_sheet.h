@@ -5,6 +5,7 @@
 
 #include <QDialog>
 
+class QCheckBox;
 class QComboBox;
 class QFormLayout;
 class QLabel;
@@ -15,6 +16,7 @@ class QTabWidget;
 
 namespace bslate::app {
 
+class RuleBuilder;
 class SensorPicture;
 
 /// The guided description of a camera: the body field by field, its recording modes one a line as
@@ -36,6 +38,7 @@ private:
     void buildBody(QFormLayout& form);
     [[nodiscard]] QWidget* buildLines(QPlainTextEdit& lines, const char* name, const QString& title,
                                       const QString& hint);
+    [[nodiscard]] QWidget* buildRules(const QString& title);
     void fill();
     void preview();
     void focusOn(const QString& place);
@@ -51,6 +54,8 @@ private:
     QComboBox *m_shutter, *m_tap;
     QListWidget* m_profiles;
     QPlainTextEdit *m_modes, *m_rules, *m_body;
+    RuleBuilder* m_builder;
+    QCheckBox* m_typed; ///< the rules as lines too
     QTabWidget* m_pages;
     QLabel* m_problem;
     SensorPicture* m_picture;
