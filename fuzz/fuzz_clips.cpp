@@ -21,8 +21,11 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
         if (!again || !(*again == *clip))
             std::abort();
     }
-    if (const auto region = io::readRegionText(text))
-        if (!io::readRegionText(io::regionText(*region)))
+    if (const auto regions = io::readRegionText(text))
+        if (!io::readRegionText(io::regionText(*regions)))
+            std::abort();
+    if (const auto question = io::readQuestion(text))
+        if (io::readQuestion(io::questionText(*question)) != question)
             std::abort();
     const auto line = text.find('\n');
     if (line != std::string::npos)

@@ -1,7 +1,13 @@
 // Clips dropped on the window: matched, judged, changed by hand, copied as a table.
 #include "app/views/bring/bring_view.h"
 #include "app/views/clips/clips_dialog.h"
+#include "app/views/clips/patch_dialog.h"
+#include "app/widgets/area_picker.h"
+#include "app/widgets/footage_picker.h"
 #include "app/window_fixture.h"
+#include "core/facts/evaluate.h"
+#include "core/frame/surface.h"
+#include "io/codec/clip_make.h"
 #include "support/media_tool.h"
 
 #include <QClipboard>
@@ -74,7 +80,51 @@ TEST_F(ClipsSheet, ClipsThatAreDroppedAreMatchedAndJudged) {
     EXPECT_EQ(window->document().shoot(), before) << "nothing was touched";
     QTest::keyClick(dialog(), Qt::Key_Escape);
     QTest::qWait(1);
-    EXPECT_FALSE(dialog()) << "Escape closes it";
+    EXPECT_TRUE(dialog()) << "the first Escape stops looking at its pictures";
+    QTest::keyClick(dialog(), Qt::Key_Escape);
+    QTest::qWait(1);
+    EXPECT_FALSE(dialog()) << "the next closes it";
+}
+
+TEST_F(ClipsSheet, APatchIsMarkedOnThePictureAndItsExposureToldBesideThePlan) {
+    choose("2A");
+    const auto context = resolve(window->document().shoot(), setup());
+    ASSERT_TRUE(context);
+    MadeClipWish wish;
+    wish.size = {320, 180};
+    wish.length = Seconds(0.5);
+    wish.steps = {Stops(2)};
+    const auto made = io::makeClip(*context, evaluate(*context), wish);
+    ASSERT_TRUE(made);
+    sample::spit(file("2A_t1.mov").toStdString(), *made);
+    drop({file("2A_t1.mov")});
+    dialog()->settle();
+    EXPECT_FALSE(told(0).contains(QStringLiteral("from the plan")));
+    auto* asked = dialog()->askMark();
+    ASSERT_TRUE(asked);
+    asked->footage().settle();
+    EXPECT_EQ(asked->patch(), QStringLiteral("grey")) << "the card is what is asked for first";
+    // Moved onto the card by key, a hundredth at a time.
+    auto& picker = asked->footage().picker();
+    const auto surfaces = surfacesOf(*context->scene, context->shoot->kit, context->shoot->meter);
+    const auto card = std::find_if(surfaces.begin(), surfaces.end(),
+                                   [](const Surface& one) { return one.patch == "grey"; });
+    ASSERT_NE(card, surfaces.end());
+    for (int i = 0; i < 100 && picker.area().x < card->probe.x; ++i)
+        QTest::keyClick(&picker, Qt::Key_Right);
+    for (int i = 0; i < 100 && picker.area().x > card->probe.x + 0.01; ++i)
+        QTest::keyClick(&picker, Qt::Key_Left);
+    for (int i = 0; i < 100 && picker.area().y < card->probe.y; ++i)
+        QTest::keyClick(&picker, Qt::Key_Down);
+    for (int i = 0; i < 100 && picker.area().width > card->probe.width - 0.01; ++i)
+        QTest::keyClick(&picker, Qt::Key_Left, Qt::ShiftModifier);
+    for (int i = 0; i < 100 && picker.area().height > card->probe.height - 0.01; ++i)
+        QTest::keyClick(&picker, Qt::Key_Up, Qt::ShiftModifier);
+    asked->accept();
+    dialog()->settle();
+    EXPECT_TRUE(told(0).contains(QStringLiteral("Grey card in 2A_t1.mov lies")))
+        << told(0).toStdString();
+    EXPECT_TRUE(dialog()->table().contains(QStringLiteral("Grey card in 2A_t1.mov lies")));
 }
 
 TEST_F(ClipsSheet, OnThePageBringInTheyAreForTheCamera) {

@@ -2,7 +2,7 @@
 // typed.
 #include "app/document/text.h"
 #include "app/views/body_test/body_test_view.h"
-#include "app/views/body_test/card_picker.h"
+#include "app/widgets/area_picker.h"
 #include "app/views/body_test/series_dialog.h"
 #include "app/window_fixture.h"
 #include "core/facts/evaluate.h"
@@ -66,13 +66,13 @@ TEST_F(SeriesFromClips, TheCardIsMarkedAndTheCurveIsFitted) {
     QTest::mouseMove(&picker, to);
     QTest::mouseRelease(&picker, Qt::LeftButton, {}, to);
     dialog->settle();
-    EXPECT_NEAR(picker.card().x, 0.25, 0.01);
-    EXPECT_NEAR(picker.card().width, 0.2, 0.01);
+    EXPECT_NEAR(picker.area().x, 0.25, 0.01);
+    EXPECT_NEAR(picker.area().width, 0.2, 0.01);
     // By key: to the right, and wider.
     QTest::keyClick(&picker, Qt::Key_Right);
     QTest::keyClick(&picker, Qt::Key_Right, Qt::ShiftModifier);
-    EXPECT_NEAR(picker.card().x, 0.26, 0.011);
-    EXPECT_NEAR(picker.card().width, 0.21, 0.011);
+    EXPECT_NEAR(picker.area().x, 0.26, 0.011);
+    EXPECT_NEAR(picker.area().width, 0.21, 0.011);
     dialog->settle();
     ASSERT_EQ(dialog->readings().size(), 15u)
         << dialog->findChild<QLabel*>(QStringLiteral("series-found"))->text().toStdString();

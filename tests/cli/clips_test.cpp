@@ -1,5 +1,8 @@
 // Clips told and judged by the command line.
 #include "cli/ran.h"
+#include "core/frame/surface.h"
+#include "core/quantity/number_text.h"
+#include "io/json/shoot_json.h"
 #include "support/media_tool.h"
 
 #include <gtest/gtest.h>
@@ -33,6 +36,37 @@ TEST(ClipVerbs, TellAndJudgeWhatTheyCanReadAndNameTheRest) {
     EXPECT_NE(ran({"clip-check", kShoot, clip}).out.find("runs at 25, planned was 24"),
               std::string::npos);
     EXPECT_EQ(ran({"clip-check", kShoot, clip, "--setup", "99"}).code, 2);
+}
+
+TEST(ClipVerbs, PicturesAreLookedAtAndPatchesWhereTheyAreMarked) {
+    const TemporaryFolder folder;
+    const auto clip = (folder / "2A.mov").string();
+    ASSERT_EQ(ran({"make-clip", kShoot, "--setup", "2A", "--size", "320x180", "--seconds", "0.5",
+                   "--steps", "-1", "-o", clip})
+                  .code,
+              0);
+    const auto checked = [&](std::vector<std::string> more) {
+        std::vector<std::string> line{"clip-check", kShoot, clip, "--setup", "2A"};
+        line.insert(line.end(), more.begin(), more.end());
+        return ran(line);
+    };
+    const auto shoot = io::loadShoot(kShoot);
+    ASSERT_TRUE(shoot);
+    std::string grey;
+    for (const auto& surface : surfacesOf(*findScene(*shoot, "hopper"), shoot->kit, shoot->meter))
+        if (surface.patch == "grey")
+            for (const double share :
+                 {surface.probe.x, surface.probe.y, surface.probe.width, surface.probe.height})
+                grey += (grey.empty() ? "grey=" : ",") + trimmed(share, 4);
+    EXPECT_NE(
+        checked({"--patch", grey}).out.find("Grey card in 2A.mov lies 1."),
+        std::string::npos)
+        << checked({"--patch", grey}).out;
+    EXPECT_EQ(checked({"--patch", grey, "--facts"}).out.find("from the plan"), std::string::npos);
+    EXPECT_EQ(checked({}).out.find("from the plan"), std::string::npos);
+    EXPECT_EQ(checked({"--patch", "nobody=0,0,1,1"}).code, 2);
+    EXPECT_EQ(checked({"--patch", "grey"}).code, 2);
+    EXPECT_EQ(checked({"--patch", "grey=0.9,0,0.2,0.2"}).code, 2);
 }
 
 // Modes against the settings the clips were encoded with.

@@ -1,10 +1,14 @@
 #include "core/clip/clip_check.h"
 #include "cli/findings.h"
+#include "cli/inputs.h"
+#include "cli/region_option.h"
 #include "cli/verb.h"
+#include "core/base/find_by_id.h"
 #include "core/clip/clip_match.h"
 #include "core/clip/clip_print.h"
 #include "core/facts/evaluate.h"
 #include "io/clips/clip_file.h"
+#include "io/clips/clip_region.h"
 #include "io/json/clip_json.h"
 
 #include <ostream>
@@ -16,12 +20,17 @@ struct ClipCheckOptions {
     ShootFile file;
     std::vector<std::string> clips;
     std::optional<std::string> setup;
+    std::vector<std::string> patches;
+    bool factsAlone = false;
 };
 
 void askClipCheck(ClipCheckOptions& o, OptionList& list) {
     list.shoot(o.file);
     list.texts("CLIP", o.clips, "recorded clips").required();
     list.text("--setup", o.setup, "the setup all of them are of; else it is found for each");
+    list.texts("--patch", o.patches,
+               "where a patch of the scene is in the picture, grey=0.4,0.4,0.1,0.1");
+    list.flag("--facts", o.factsAlone, "do not decode pictures");
 }
 
 // The setup that was told, else the likeliest; null when none is.
@@ -31,6 +40,44 @@ Result<const Setup*> setupOf(const Shoot& shoot, const ClipCheckOptions& options
         return setupNamed(shoot, options.file.path, *options.setup);
     const auto matches = matchesOf(shoot, clip);
     return matches.empty() ? nullptr : matches.front().setup;
+}
+
+// `id=x,y,w,h` of patches the scene has.
+Result<std::vector<io::PatchArea>> patchesFrom(const ClipCheckOptions& options,
+                                               const Scene& scene) {
+    std::vector<io::PatchArea> patches;
+    for (const auto& text : options.patches) {
+        const auto at = text.find('=');
+        const auto id = text.substr(0, at);
+        if (!findById(scene.patches, id))
+            return usage("--patch", text,
+                         "the id of a patch of scene " + scene.name + ", =, x,y,w,h");
+        const auto area =
+            regionFrom("--patch", at == std::string::npos ? std::string() : text.substr(at + 1));
+        if (!area)
+            return area.error();
+        patches.push_back({id, *area});
+    }
+    return patches;
+}
+
+// What the file says and what its pictures show beside the plan.
+Result<std::vector<Finding>> checkedAll(const ClipCheckOptions& options,
+                                        const SetupContext& context, const std::string& file,
+                                        const ClipFacts& clip, Output& output) {
+    auto findings = checkClip(context, clip);
+    const auto patches = patchesFrom(options, *context.scene);
+    if (!patches)
+        return patches.error();
+    if (options.factsAlone || !clip.picture)
+        return findings;
+    const auto seen = io::readPictures(file, clip, context.profile->curve.range, *patches);
+    if (!seen)
+        output.notes << "bslate: " << message(seen.error()) << "\n";
+    else
+        findings =
+            withPictures(std::move(findings), checkPictures(context, evaluate(context), *seen));
+    return findings;
 }
 
 Json checkedJson(const ClipFacts& clip, const Setup* setup, const std::vector<Finding>& findings) {
@@ -63,7 +110,10 @@ Result<int> checkClips(const ClipCheckOptions& options, Output& output) {
             const auto context = resolve(*shoot, **setup);
             if (!context)
                 return context.error();
-            findings = checkClip(*context, *clip);
+            auto all = checkedAll(options, *context, file, *clip, output);
+            if (!all)
+                return all.error();
+            findings = *std::move(all);
         }
         faults = faults || countOf(findings, Severity::Fault) > 0;
         if (output.json) {

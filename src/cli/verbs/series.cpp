@@ -1,4 +1,5 @@
 #include "cli/number_list.h"
+#include "cli/region_option.h"
 #include "cli/verb.h"
 #include "core/clip/region_series.h"
 #include "core/quantity/number_text.h"
@@ -26,17 +27,6 @@ void askSeries(SeriesOptions& o, OptionList& list) {
     list.text("--range", o.range, "what its codes span, full or legal, in place of the clip's tag");
     list.text("-o,--output", o.out, "readings to write (.csv), for bslate fit");
     list.force(o.force);
-}
-
-Result<PictureArea> regionFrom(const std::string& text) {
-    constexpr const char* expected = "x,y,w,h inside of the picture, such as 0.4,0.4,0.2,0.2";
-    const auto parts = numbersIn("--region", text, 0, 1, expected);
-    if (!parts)
-        return parts.error();
-    if (parts->size() != 4 || !((*parts)[2] > 0) || !((*parts)[3] > 0) ||
-        (*parts)[0] + (*parts)[2] > 1 + 1e-9 || (*parts)[1] + (*parts)[3] > 1 + 1e-9)
-        return usage("--region", text, expected);
-    return PictureArea{(*parts)[0], (*parts)[1], (*parts)[2], (*parts)[3]};
 }
 
 /// What was found in one file.
@@ -80,7 +70,7 @@ Json plateausJson(const std::vector<Plateau>& plateaus, CodeRange range) {
 Result<std::vector<Found>> foundIn(const SeriesOptions& options) {
     if (!options.range.empty() && options.range != "full" && options.range != "legal")
         return usage("--range", options.range, "full or legal");
-    const auto region = regionFrom(options.region);
+    const auto region = regionFrom("--region", options.region);
     if (!region)
         return region.error();
     std::optional<CodeRange> range;

@@ -223,6 +223,9 @@ enum class FindingId {
     ClipAtLimit,
     ClipShort,
     ClipPartsApart,
+    ClipPulses,
+    ClipExposure,
+    ClipChannelEnds,
     ClipAsPlanned,
 };
 

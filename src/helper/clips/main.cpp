@@ -1,4 +1,4 @@
-// bslate-clips facts|listen|picture|region FILE MEMORY SECONDS [X,Y,W,H]: tells what a clip is,
+// bslate-clips facts|listen|picture|region FILE MEMORY SECONDS [QUESTION]: tells what a clip is,
 // with `listen` how loud it is, with `picture` shows its middle, with `region` the means of a place
 // (in billionths of the picture) in each picture; writes no file, and ends when it takes too much.
 #include "helper/clips/clip_container.h"
@@ -33,19 +33,15 @@ Result<ClipFacts> factsFrom(const std::string& what, const std::string& path) {
     return facts;
 }
 
-std::string regionFrom(const std::string& path, const std::string& place) {
-    double parts[4] = {};
-    std::istringstream list(place);
-    for (auto& part : parts) {
-        std::string item;
-        std::getline(list, item, ',');
-        part = std::clamp(static_cast<double>(std::atoll(item.c_str())) / 1e9, 0.0, 1.0);
-    }
+std::string regionFrom(const std::string& path, const std::string& asked) {
+    const auto question = io::readQuestion(asked);
+    if (!question)
+        return io::clipText(Error{ErrorCode::WrongFormat, {}, {}, asked, "places of a picture"});
     auto opened = helper::openedClip(path);
     if (!opened)
         return io::clipText(opened.error());
     const auto clip = *std::move(opened);
-    const auto codes = helper::regionOf(*clip, {parts[0], parts[1], parts[2], parts[3]});
+    const auto codes = helper::regionsOf(*clip, *question);
     return codes ? io::regionText(*codes) : io::clipText(codes.error());
 }
 

@@ -10,9 +10,10 @@ extern "C" {
 
 namespace bslate::helper {
 
-/// Means of a place in the pictures of a clip, decoded one after the other; of more than
-/// kMostRegionFrames the first. Fails with WrongFormat for pictures that are no planes of luma and
-/// colour differences, and where none is decoded.
-[[nodiscard]] Result<io::RegionCodes> regionOf(AVFormatContext& clip, const PictureArea& area);
+/// Means of places in the pictures of a clip, decoded one after the other; of more than were asked
+/// for the first. Fails with WrongFormat for pictures that are no planes of luma and colour
+/// differences, and where none is decoded.
+[[nodiscard]] Result<std::vector<io::RegionCodes>> regionsOf(AVFormatContext& clip,
+                                                             const io::RegionQuestion& question);
 
 } // namespace bslate::helper

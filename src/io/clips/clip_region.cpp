@@ -5,6 +5,8 @@
 #include "io/json/still_messages.h"
 #include "io/system/helper_process.h"
 
+#include <cmath>
+
 namespace bslate::io {
 namespace {
 
@@ -25,19 +27,31 @@ std::vector<RegionFrame> signalsOf(const RegionCodes& codes, CodeRange range) {
         RegionFrame frame{Seconds(code.seconds),
                           Signal(luma),
                           {Signal(red), Signal(green), Signal(blue)},
-                          std::nullopt};
+                          std::nullopt,
+                          {}};
         if (code.noise >= 0)
             frame.noise = Signal(code.noise / whole);
+        static_assert(kRegionColumns == kStripColumns);
+        for (std::size_t i = 0; i + kStripColumns <= code.strips.size(); i += kStripColumns) {
+            auto& strip = frame.strips.emplace_back();
+            for (std::size_t c = 0; c < kStripColumns; ++c)
+                strip[c] = Signal((code.strips[i + c] - zero) / whole);
+        }
         frames.push_back(frame);
     }
     return frames;
 }
 
-std::string areaText(const PictureArea& area) {
-    std::string text;
-    for (const double part : {area.x, area.y, area.width, area.height})
-        text += (text.empty() ? "" : ",") + std::to_string(std::llround(part * 1e9));
-    return text;
+// Steps of the codes as signals: a step's middle.
+ChannelCounts countsOf(const RegionCodes& codes, CodeRange range) {
+    ChannelCounts counts;
+    const double zero = codeOf(Signal(0), range, codes.depth);
+    const double whole = codeOf(Signal(1), range, codes.depth) - zero;
+    const double step = std::exp2(codes.depth.bits) / double(kCountSteps);
+    counts.first = Signal((0.5 * step - zero) / whole);
+    counts.step = Signal(step / whole);
+    counts.channels = codes.counts;
+    return counts;
 }
 
 // What the helper says of a file.
@@ -71,17 +85,63 @@ Result<Still> readClipPicture(const std::filesystem::path& path, const KeepGoing
     return error;
 }
 
-Result<ReadRegion> readRegion(const std::filesystem::path& path, const PictureArea& area,
-                              std::optional<CodeRange> range, const KeepGoing& keepGoing) {
-    const auto answer = askClips("region", path, areaText(area), keepGoing);
-    const auto codes = answer ? readRegionText(*answer) : Result<RegionCodes>(answer.error());
+Result<std::vector<ReadRegion>> readRegions(const std::filesystem::path& path,
+                                            const RegionWish& wish, const KeepGoing& keepGoing) {
+    const RegionQuestion question{wish.areas, std::min(wish.frames, kMostRegionFrames),
+                                  wish.strips};
+    const auto answer = askClips("region", path, questionText(question), keepGoing);
+    const auto codes =
+        answer ? readRegionText(*answer) : Result<std::vector<RegionCodes>>(answer.error());
     if (!codes) {
         auto error = codes.error();
         error.file = path.filename().string();
         return error;
     }
-    const auto own = range.value_or(codes->full ? CodeRange::Full : CodeRange::Legal);
-    return ReadRegion{own, signalsOf(*codes, own)};
+    std::vector<ReadRegion> regions;
+    for (const auto& one : *codes) {
+        const auto own = wish.range.value_or(one.full ? CodeRange::Full : CodeRange::Legal);
+        regions.push_back({own, signalsOf(one, own), countsOf(one, own), one.whole});
+    }
+    if (regions.size() != wish.areas.size())
+        return Error{ErrorCode::WrongFormat, path.filename().string(), {}, {}, "every place"};
+    return regions;
+}
+
+Result<SeenPictures> readPictures(const std::filesystem::path& path, const ClipFacts& clip,
+                                  CodeRange range, std::span<const PatchArea> patches,
+                                  const KeepGoing& keepGoing) {
+    constexpr std::size_t kLooked = 240;
+    RegionWish wish;
+    wish.areas = {{0, 0, 1, 1}};
+    for (const auto& patch : patches)
+        if (wish.areas.size() < kMostRegions)
+            wish.areas.push_back(patch.area);
+    wish.frames = kLooked;
+    wish.strips = true;
+    wish.range = range;
+    auto regions = readRegions(path, wish, keepGoing);
+    if (!regions)
+        return regions.error();
+    SeenPictures seen;
+    seen.file = clip.file;
+    if (clip.picture)
+        seen.rate = clip.picture->rate;
+    seen.whole = std::move(regions->front().frames);
+    for (std::size_t i = 1; i < regions->size(); ++i)
+        seen.patches.push_back({patches[i - 1].patch, std::move((*regions)[i].frames),
+                                std::move((*regions)[i].counts)});
+    return seen;
+}
+
+Result<ReadRegion> readRegion(const std::filesystem::path& path, const PictureArea& area,
+                              std::optional<CodeRange> range, const KeepGoing& keepGoing) {
+    RegionWish wish;
+    wish.areas = {area};
+    wish.range = range;
+    auto regions = readRegions(path, wish, keepGoing);
+    if (!regions)
+        return regions.error();
+    return std::move(regions->front());
 }
 
 } // namespace bslate::io

@@ -2,11 +2,15 @@
 
 #include "core/base/keep_going.h"
 #include "core/base/result.h"
+#include "core/clip/clip_facts.h"
+#include "core/clip/picture_check.h"
 #include "core/clip/region_series.h"
 #include "core/frame/image.h"
 #include "io/stills/still.h"
 
 #include <filesystem>
+#include <span>
+#include <string>
 
 namespace bslate::io {
 
@@ -19,7 +23,35 @@ namespace bslate::io {
 struct ReadRegion {
     CodeRange range = CodeRange::Legal;
     std::vector<RegionFrame> frames;
+    ChannelCounts counts; ///< of some of them
+    bool whole = true;    ///< the clip has no more frames
 };
+
+/// What is read of a clip in one pass.
+struct RegionWish {
+    std::vector<PictureArea> areas; ///< 1 to 16
+    std::size_t frames = 5000;      ///< the first ones, no more than 5000
+    bool strips = false;            ///< for bands: rows from the top down as well
+    std::optional<CodeRange> range; ///< none: as the clip is tagged
+};
+/// One for each place, in their order. Fails as readRegion() does.
+[[nodiscard]] Result<std::vector<ReadRegion>> readRegions(const std::filesystem::path& path,
+                                                          const RegionWish& wish,
+                                                          const KeepGoing& keepGoing = {});
+
+/// A place of a picture that shows a patch of the scene.
+struct PatchArea {
+    std::string patch; ///< id
+    PictureArea area;
+    friend bool operator==(const PatchArea&, const PatchArea&) = default;
+};
+
+/// What the check of a clip's pictures looks at: all of the picture with strips, and the places of
+/// patches, at most 15; of a long clip its first 240 frames. Fails as readRegion() does.
+[[nodiscard]] Result<SeenPictures> readPictures(const std::filesystem::path& path,
+                                                const ClipFacts& clip, CodeRange range,
+                                                std::span<const PatchArea> patches,
+                                                const KeepGoing& keepGoing = {});
 
 /// A place of a clip's pictures over time, through the helper; of a long clip its first 5000.
 /// Signals are those of the clip's own range, or of `range` where the caller knows better. Fails as

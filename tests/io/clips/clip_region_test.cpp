@@ -2,6 +2,7 @@
 #include "core/facts/evaluate.h"
 #include "core/shoot/lamps.h"
 #include "core/signal/exposure_series.h"
+#include "io/clips/clip_file.h"
 #include "io/clips/clip_region.h"
 #include "io/codec/clip_make.h"
 #include "support/sample_shoot.h"
@@ -33,6 +34,18 @@ public:
         const auto region = readRegion(folder / "card.mov", {0.4, 0.4, 0.2, 0.2});
         EXPECT_TRUE(region) << message(region.error());
         return region ? region->frames : std::vector<RegionFrame>();
+    }
+    SeenPictures seen(const std::vector<PatchArea>& patches) {
+        const auto context = resolve(shoot, shoot.setups[0]);
+        const auto file = makeClip(*context, evaluate(*context), wish);
+        EXPECT_TRUE(file) << message(file.error());
+        sample::spit(folder / "seen.mov", *file);
+        const auto clip = readClip(folder / "seen.mov", ClipDepth::Facts);
+        EXPECT_TRUE(clip) << message(clip.error());
+        const auto pictures =
+            readPictures(folder / "seen.mov", *clip, context->profile->curve.range, patches);
+        EXPECT_TRUE(pictures) << message(pictures.error());
+        return pictures ? *pictures : SeenPictures{};
     }
     [[nodiscard]] Evaluation at() { return evaluate(*resolve(shoot, shoot.setups[0])); }
     Shoot shoot = sample::shoot();
@@ -90,6 +103,68 @@ TEST_F(CardInClips, PulsingNamesItsLamp) {
                             [](Hertz lamp) { return std::abs(lamp.value() - 100) < 0.1; }));
     wish.pulsing = false;
     EXPECT_FALSE(pulseOf(read(), shoot.kit.profiles[0].curve, shoot.setups[0].rate));
+}
+
+// Rows are read over 12 ms: 100 Hz makes 1.2 bands over the height, 76 Hz, which aliases so too,
+// 0.9 (frequency times readout, by hand). The whole picture's mean hides most of it.
+TEST_F(CardInClips, PulsingOfAPictureIsFoundByItsStripsAndItsLampByTheBands) {
+    shoot.scenes[0].lamps = {*parseLampLine("measured 100Hz h1:100% share100%")};
+    shoot.setups[0].shutter = ShutterAngle(180);
+    wish.pulsing = true;
+    wish.length = Seconds(4);
+    const auto made = seen({});
+    const auto pulse = pulseOf(made.whole, shoot.kit.profiles[0].curve, made.rate, Hertz(1));
+    ASSERT_TRUE(pulse);
+    EXPECT_NEAR(pulse->alias.value(), 4, 0.05);
+    EXPECT_NEAR(pulse->peakToPeak.value(), 0.114, 0.012);
+    ASSERT_TRUE(pulse->bands);
+    EXPECT_NEAR(*pulse->bands, 1.2, 0.1);
+    EXPECT_GT(pulse->share, Fraction(0.9));
+    const auto lamps = agreeingLamps(*pulse, made.rate, Seconds(0.012));
+    ASSERT_EQ(lamps.size(), 1u);
+    EXPECT_NEAR(lamps[0].value(), 100, 0.1);
+    EXPECT_GT(agreeingLamps(*pulse, made.rate, Seconds(0)).size(), 1u) << "the bands tell nothing";
+    const auto context = *resolve(shoot, shoot.setups[0]);
+    const auto findings = checkPictures(context, evaluate(context), made);
+    ASSERT_EQ(findings.size(), 1u);
+    EXPECT_EQ(findings[0].id, FindingId::ClipPulses);
+    wish.pulsing = false;
+    EXPECT_TRUE(checkPictures(context, evaluate(context), seen({})).empty());
+}
+
+TEST_F(CardInClips, APatchOffThePlanIsToldFromAThirdOfAStop) {
+    const auto found = [&](double light) {
+        wish.steps = {Stops(light)};
+        const auto made = seen({{"grey", {0.4, 0.4, 0.2, 0.2}}});
+        const auto context = *resolve(shoot, shoot.setups[0]);
+        EXPECT_NEAR(offPlan(context, evaluate(context), made.patches.at(0))->value(), light, 0.02);
+        return checkPictures(context, evaluate(context), made);
+    };
+    wish.length = Seconds(0.5);
+    EXPECT_TRUE(found(0.25).empty());
+    const auto over = found(0.5);
+    ASSERT_EQ(over.size(), 1u);
+    EXPECT_EQ(over[0].id, FindingId::ClipExposure);
+    EXPECT_EQ(over[0].severity, Severity::Caution);
+    EXPECT_EQ(found(-1.5)[0].severity, Severity::Fault);
+}
+
+TEST_F(CardInClips, AChannelThatEndsOnAPatchThatHadToBeKeptIsTold) {
+    shoot.scenes[0].patches[0].role = PatchRole::Highlight;
+    wish.length = Seconds(0.5);
+    const auto ended = [&](double light) {
+        wish.steps = {Stops(light)};
+        const auto made = seen({{"grey", {0.4, 0.4, 0.2, 0.2}}});
+        const auto context = *resolve(shoot, shoot.setups[0]);
+        const auto findings = checkPictures(context, evaluate(context), made);
+        return std::any_of(findings.begin(), findings.end(),
+                           [](const Finding& one) { return one.id == FindingId::ClipChannelEnds; });
+    };
+    const double room = at().patches[0].headroom.value();
+    EXPECT_FALSE(ended(room - 0.5));
+    EXPECT_TRUE(ended(room + 0.5));
+    shoot.scenes[0].patches[0].role = PatchRole::Spare;
+    EXPECT_FALSE(ended(room + 0.5)) << "it may be lost";
 }
 
 TEST_F(CardInClips, NoiseIsThatOfThePixelsAndWhatIsNoClipIsRefused) {

@@ -1,8 +1,8 @@
 #include "app/views/body_test/series_dialog.h"
 
 #include "app/document/text.h"
-#include "app/views/body_test/card_picker.h"
 #include "app/views/body_test/series_trace.h"
+#include "app/widgets/footage_picker.h"
 #include "core/quantity/print.h"
 #include "io/clips/clip_region.h"
 
@@ -18,19 +18,6 @@ namespace bslate::app {
 namespace {
 
 constexpr double kApart[] = {1, 0.5, 1.0 / 3};
-
-QImage imageOf(const io::Still& still) {
-    QImage image(still.codes.size.width, still.codes.size.height, QImage::Format_RGB32);
-    for (int y = 0; y < image.height(); ++y) {
-        auto* line = reinterpret_cast<QRgb*>(image.scanLine(y));
-        for (int x = 0; x < image.width(); ++x) {
-            const auto at = still.codes.at(x, y);
-            line[x] =
-                qRgb(still.codes.plane[0][at], still.codes.plane[1][at], still.codes.plane[2][at]);
-        }
-    }
-    return image;
-}
 
 // What was read of all clips, one behind the other.
 struct ReadClips {
@@ -71,24 +58,22 @@ SeriesDialog::SeriesDialog(const QStringList& clips, const Curve& curve, std::ve
     , m_curve(curve)
     , m_planned(std::move(planned))
     , m_found(new QLabel)
-    , m_picker(new CardPicker(style))
+    , m_footage(nullptr)
     , m_trace(new SeriesTrace(style))
     , m_steps(new QComboBox) {
     setObjectName(QStringLiteral("series-dialog"));
     setWindowTitle(tr("Body test from footage"));
     resize(760, 680);
     m_clips.sort(Qt::CaseInsensitive); // as cameras count them
+    // Of the clip in the middle, which is neither black nor white.
+    m_footage = new FootagePicker(m_clips.value(m_clips.size() / 2), tr("Mark the grey card"),
+                                  style);
     build();
-    readPicture();
 }
 
 void SeriesDialog::build() {
     auto* column = new QVBoxLayout(this);
-    auto* say = new QLabel(tr("Mark the grey card: draw a frame on it, or move it with the arrow "
-                              "keys (Shift: its size)."));
-    say->setWordWrap(true);
-    column->addWidget(say);
-    column->addWidget(m_picker, 3);
+    column->addWidget(m_footage, 3);
     column->addWidget(m_trace, 1);
     m_found->setObjectName(QStringLiteral("series-found"));
     m_found->setWordWrap(true);
@@ -115,25 +100,10 @@ void SeriesDialog::build() {
     column->addWidget(buttons);
     connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-    connect(m_picker, &CardPicker::changed, this, &SeriesDialog::readCard);
+    connect(m_footage, &FootagePicker::shown, this, &SeriesDialog::readCard);
+    connect(m_footage, &FootagePicker::changed, this, &SeriesDialog::readCard);
+    connect(m_footage, &FootagePicker::failed, m_found, &QLabel::setText);
     connect(m_steps, &QComboBox::currentIndexChanged, this, &SeriesDialog::makeReadings);
-}
-
-// Of the clip in the middle, which is neither black nor white.
-void SeriesDialog::readPicture() {
-    const QString path = m_clips.value(m_clips.size() / 2);
-    m_job.start([path, this](const BackgroundJob::Control& control) -> BackgroundJob::Then {
-        const auto still = io::readClipPicture(path.toStdString(), control.keepGoing());
-        if (!still) {
-            const QString message = messageOf(still.error());
-            return [this, message] { m_found->setText(message); };
-        }
-        const QImage image = imageOf(*still);
-        return [this, image] {
-            m_picker->show(image);
-            readCard();
-        };
-    });
 }
 
 void SeriesDialog::readCard() {
@@ -141,7 +111,7 @@ void SeriesDialog::readCard() {
         tr("reading the card in %1 \u2026")
             .arg(m_clips.size() == 1 ? tr("the clip") : tr("%1 clips").arg(m_clips.size())));
     m_take->setEnabled(false);
-    m_job.start([clips = m_clips, card = m_picker->card(), range = m_curve.range,
+    m_job.start([clips = m_clips, card = m_footage->area(), range = m_curve.range,
                  this](const BackgroundJob::Control& control) -> BackgroundJob::Then {
         const auto all =
             std::make_shared<const ReadClips>(readAll(clips, card, range, control.keepGoing()));
@@ -208,7 +178,12 @@ void SeriesDialog::makeReadings() {
     m_take->setEnabled(m_readings.size() >= kLeastReadings);
 }
 
+AreaPicker& SeriesDialog::picker() {
+    return m_footage->picker();
+}
+
 void SeriesDialog::settle() {
+    m_footage->settle();
     while (m_job.isRunning())
         m_job.settle();
 }

@@ -14,7 +14,8 @@ class QPushButton;
 
 namespace bslate::app {
 
-class CardPicker;
+class AreaPicker;
+class FootagePicker;
 class SeriesTrace;
 
 /// A body test from footage: clips of an exposure series, or one in which it was stepped. The card
@@ -29,12 +30,11 @@ public:
 
     /// Empty until enough was found.
     [[nodiscard]] const std::vector<SeriesReading>& readings() const { return m_readings; }
-    [[nodiscard]] CardPicker& picker() { return *m_picker; }
+    [[nodiscard]] AreaPicker& picker();
     void settle(); ///< waits for what is being read: for pictures and tests
 
 private:
     void build();
-    void readPicture();
     void readCard();
     void makeReadings();
     [[nodiscard]] std::vector<Stops> stopsOf(std::size_t count) const;
@@ -43,7 +43,7 @@ private:
     Curve m_curve;
     std::vector<Stops> m_planned;
     QLabel* m_found;
-    CardPicker* m_picker;
+    FootagePicker* m_footage;
     SeriesTrace* m_trace;
     QComboBox* m_steps;
     QPushButton* m_take = nullptr;

@@ -267,7 +267,7 @@ void BringView::addClips(const QStringList& paths) {
         else
             clips << path;
     }
-    m_reading.add(clips);
+    m_reading.addClips(clips);
 }
 
 void BringView::takeClip(const QString& path, const ClipReading::Clip& clip) {

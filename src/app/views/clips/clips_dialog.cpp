@@ -71,6 +71,7 @@ ClipsDialog::ClipsDialog(ShootDocument& document, const Style& style, QWidget* p
     build();
     connect(&m_reading, &ClipReading::read, this, &ClipsDialog::takeClip);
     connect(&m_reading, &ClipReading::moved, this, &ClipsDialog::showList);
+    connect(&m_looking, &ReadingQueue::moved, this, &ClipsDialog::showList);
     connect(&document, &ShootDocument::changed, this, &ClipsDialog::checkAll);
     connect(&style, &Style::changed, this, &ClipsDialog::showList);
     showList();
@@ -103,6 +104,12 @@ void ClipsDialog::build() {
     label->setBuddy(m_setup);
     of->addWidget(label);
     of->addWidget(m_setup, 1);
+    m_mark = new QPushButton(tr("&Mark a patch\u2026"));
+    m_mark->setObjectName(QStringLiteral("clips-mark"));
+    m_mark->setAutoDefault(false);
+    m_mark->setToolTip(tr("where the grey card, or what had to be kept, is in the picture"));
+    of->addWidget(m_mark);
+    connect(m_mark, &QPushButton::clicked, this, &ClipsDialog::askMark);
     side->addLayout(of);
     side->addWidget(m_facts);
     side->addWidget(m_findings, 1);
@@ -130,11 +137,19 @@ void ClipsDialog::build() {
 }
 
 void ClipsDialog::addClips(const QStringList& paths) {
-    m_reading.add(paths);
+    m_reading.addClips(paths);
+}
+
+void ClipsDialog::settle() {
+    while (m_reading.isRunning() || m_looking.isRunning()) {
+        m_reading.settle();
+        m_looking.settle();
+    }
 }
 
 void ClipsDialog::takeClip(const QString& path, const ClipReading::Clip& clip) {
-    Entry entry{path, {}, {}, {}, false, {}};
+    Entry entry;
+    entry.path = path;
     if (*clip)
         entry.clip = **clip;
     else
@@ -174,8 +189,14 @@ void ClipsDialog::check(Entry& entry) {
     const auto* setup = findSetup(shoot, fromQt(entry.setup));
     if (!setup)
         return;
-    if (const auto context = resolve(shoot, *setup))
-        entry.findings = checkClip(*context, *entry.clip);
+    const auto context = resolve(shoot, *setup);
+    if (!context)
+        return;
+    entry.findings = checkClip(*context, *entry.clip);
+    lookAtPictures(entry);
+    if (entry.seen)
+        entry.findings = withPictures(std::move(entry.findings),
+                                      checkPictures(*context, evaluate(*context), *entry.seen));
 }
 
 QString ClipsDialog::setupName(const QString& id) const {
@@ -205,7 +226,8 @@ void ClipsDialog::showList() {
     }
     m_list->setCurrentItem(m_list->topLevelItem(std::max(0, at)));
     m_summary->setText(
-        m_reading.isRunning() ? m_reading.where()
+        m_reading.isRunning()   ? m_reading.where()
+        : m_looking.isRunning() ? tr("pictures, %1").arg(m_looking.where())
         : m_entries.empty()
             ? tr("Drop recorded clips here: each is matched to its setup, and what differs from "
                  "the plan is told. The files are only read.")
@@ -228,6 +250,7 @@ void ClipsDialog::showChosen() {
         m_setup->addItem(QStringLiteral("%1  %2").arg(toQt(setup.number), toQt(setup.name)),
                          toQt(setup.id));
     m_setup->setEnabled(entry && entry->clip);
+    m_mark->setEnabled(entry && entry->clip && entry->clip->picture && !entry->setup.isEmpty());
     m_findings->clear();
     m_facts->setText({});
     if (!entry)
@@ -238,6 +261,8 @@ void ClipsDialog::showChosen() {
     QStringList facts{toQt(print(*entry->clip))};
     for (const auto& sound : entry->clip->sound)
         facts << tr("sound: %1").arg(toQt(print(sound)));
+    if (const QString places = placesOf(*entry); !places.isEmpty())
+        facts << places;
     m_facts->setText(facts.join(QLatin1Char('\n')));
     for (const auto& finding : entry->findings)
         m_findings->addItem(new QListWidgetItem(severityIcon(finding.severity, m_style.colours()),
@@ -287,8 +312,10 @@ void ClipsDialog::dropEvent(QDropEvent* event) {
 
 // The first Escape stops the reading, the next closes.
 void ClipsDialog::keyPressEvent(QKeyEvent* event) {
-    if (event->key() == Qt::Key_Escape && m_reading.isRunning())
-        return m_reading.stop();
+    if (event->key() == Qt::Key_Escape && (m_reading.isRunning() || m_looking.isRunning())) {
+        m_reading.stop();
+        return m_looking.stop();
+    }
     QDialog::keyPressEvent(event);
 }
 

@@ -4,6 +4,7 @@
 #include "app/document/shoot_document.h"
 #include "app/style/style.h"
 #include "core/judgement/finding.h"
+#include "io/clips/clip_region.h"
 
 #include <QDialog>
 
@@ -12,12 +13,15 @@
 class QComboBox;
 class QLabel;
 class QListWidget;
+class QPushButton;
 class QTreeWidget;
 
 namespace bslate::app {
 
+class PatchDialog;
+
 /// Recorded clips beside the setups they are of: each is matched, which a hand may change, and what
-/// differs from the plan is told, worst first.
+/// differs from the plan, in the file and in its pictures, is told, worst first.
 class ClipsDialog : public QDialog {
     Q_OBJECT
 
@@ -26,7 +30,11 @@ public:
 
     /// Reads clips in the background, behind those that are read already.
     void addClips(const QStringList& paths);
-    void settle() { m_reading.settle(); } ///< waits for the reading: for pictures and tests
+    void settle(); ///< waits for the reading: for pictures and tests
+    /// Where a patch of the scene is in the chosen clip; its pictures are looked at anew.
+    void mark(const QString& patch, const PictureArea& area);
+    /// Asks for that on a picture of the clip.
+    PatchDialog* askMark();
     /// Where clips are; tests put their own answer in.
     void setAskForClips(std::function<QStringList()> ask) { m_ask = std::move(ask); }
 
@@ -44,10 +52,16 @@ private:
         std::optional<ClipFacts> clip;
         QString setup; ///< id; empty: none
         bool byHand = false;
+        std::vector<io::PatchArea> marks;
+        std::optional<SeenPictures> seen;
+        QString lookedAs; ///< the range and marks it was looked at with
+        QString unseen;   ///< why its pictures could not be looked at
         std::vector<Finding> findings;
     };
 
     void build();
+    void lookAtPictures(Entry& entry);
+    [[nodiscard]] QString placesOf(const Entry& entry) const;
     void takeClip(const QString& path, const ClipReading::Clip& clip);
     void checkAll();
     void check(Entry& entry);
@@ -65,6 +79,8 @@ private:
     QListWidget* m_findings;
     std::vector<Entry> m_entries;
     std::function<QStringList()> m_ask;
+    QPushButton* m_mark = nullptr;
+    ReadingQueue m_looking; ///< at pictures
     ClipReading m_reading;
 };
 

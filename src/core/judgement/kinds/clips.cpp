@@ -65,6 +65,20 @@ std::span<const FindingKind> clips() {
          "{clip} does not join {before}",
          "Parts of a take are {frames} frames off by timecode: picture or sound is missing or "
          "doubled there."},
+        {FindingId::ClipPulses, "clip-pulses", HelpPage::Clips, Topic::Camera,
+         "discrete Fourier transform of the picture's light", "{clip} pulses at {alias}",
+         "{stops##} stop peak to peak from frame to frame{;lamps}. Change the shutter or the rate, "
+         "or the lamps; what is shot can only be softened in post."},
+        {FindingId::ClipExposure, "clip-exposure", HelpPage::Clips, Topic::Grading,
+         "the profile's curve", "{patch} in {clip} lies {by} from the plan",
+         "It is recorded at {+seen#}, planned was {+planned#} from mid-grey. Set it right with "
+         "iris "
+         "or ND, or tell the grade."},
+        {FindingId::ClipChannelEnds, "clip-channel-ends", HelpPage::Clips, Topic::Grading,
+         "the profile's curve and the sensor's full well",
+         "{patch} in {clip} has lost: {,channels}",
+         "It had to be kept, and {share} of it is at the end of the recording. Shoot it again with "
+         "less light on it, or with the white moved."},
         {FindingId::ClipAsPlanned, "clip-as-planned", HelpPage::Clips, Topic::Grading, kStream,
          "{clip} is what {setup} was to be", "Rate, size, codec, depth, tags and sound agree."},
     };

@@ -8,16 +8,16 @@
 
 namespace bslate::app {
 
-/// A picture on which the grey card is marked once: a frame drawn with the mouse, or moved with the
+/// A picture on which the place is marked: a frame drawn with the mouse, or moved with the
 /// arrow keys and made larger or smaller with Shift and them.
-class CardPicker : public QWidget {
+class AreaPicker : public QWidget {
     Q_OBJECT
 
 public:
-    explicit CardPicker(const Style& style, QWidget* parent = nullptr);
+    explicit AreaPicker(const Style& style, QWidget* parent = nullptr);
 
     void show(const QImage& picture);
-    [[nodiscard]] const PictureArea& card() const { return m_card; }
+    [[nodiscard]] const PictureArea& area() const { return m_area; }
     /// Where a share of the picture is drawn.
     [[nodiscard]] QPointF placeOf(double x, double y) const;
 
@@ -39,11 +39,11 @@ protected:
 private:
     [[nodiscard]] QRectF box() const; ///< of the picture
     [[nodiscard]] QPointF shareAt(QPointF place) const;
-    void put(PictureArea card);
+    void put(PictureArea area);
 
     const Style& m_style;
     QImage m_picture;
-    PictureArea m_card{0.45, 0.45, 0.1, 0.1};
+    PictureArea m_area{0.45, 0.45, 0.1, 0.1};
     QPointF m_from;
     bool m_drawing = false;
 };

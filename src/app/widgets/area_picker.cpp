@@ -1,4 +1,4 @@
-#include "app/views/body_test/card_picker.h"
+#include "app/widgets/area_picker.h"
 
 #include "app/style/marks.h"
 #include "app/widgets/painted_access.h"
@@ -12,57 +12,57 @@
 namespace bslate::app {
 namespace {
 
-constexpr double kSmallestCard = 0.01, kCardStep = 0.01;
+constexpr double kSmallest = 0.01, kCardStep = 0.01;
 
 } // namespace
 
-CardPicker::CardPicker(const Style& style, QWidget* parent)
+AreaPicker::AreaPicker(const Style& style, QWidget* parent)
     : QWidget(parent)
     , m_style(style) {
-    setObjectName(QStringLiteral("card-picker"));
+    setObjectName(QStringLiteral("area-picker"));
     setFocusPolicy(Qt::StrongFocus);
-    put(m_card);
+    put(m_area);
 }
 
-void CardPicker::show(const QImage& picture) {
+void AreaPicker::show(const QImage& picture) {
     m_picture = picture;
     update();
 }
 
-QRectF CardPicker::box() const {
+QRectF AreaPicker::box() const {
     if (m_picture.isNull())
         return rect();
     const QSizeF size = QSizeF(m_picture.size()).scaled(QSizeF(this->size()), Qt::KeepAspectRatio);
     return {QPointF((width() - size.width()) / 2, (height() - size.height()) / 2), size};
 }
 
-QPointF CardPicker::placeOf(double x, double y) const {
+QPointF AreaPicker::placeOf(double x, double y) const {
     return {box().left() + x * box().width(), box().top() + y * box().height()};
 }
 
-QPointF CardPicker::shareAt(QPointF place) const {
+QPointF AreaPicker::shareAt(QPointF place) const {
     return {std::clamp((place.x() - box().left()) / box().width(), 0.0, 1.0),
             std::clamp((place.y() - box().top()) / box().height(), 0.0, 1.0)};
 }
 
-void CardPicker::put(PictureArea card) {
-    card.width = std::clamp(card.width, kSmallestCard, 1.0);
-    card.height = std::clamp(card.height, kSmallestCard, 1.0);
-    card.x = std::clamp(card.x, 0.0, 1 - card.width);
-    card.y = std::clamp(card.y, 0.0, 1 - card.height);
-    m_card = card;
+void AreaPicker::put(PictureArea area) {
+    area.width = std::clamp(area.width, kSmallest, 1.0);
+    area.height = std::clamp(area.height, kSmallest, 1.0);
+    area.x = std::clamp(area.x, 0.0, 1 - area.width);
+    area.y = std::clamp(area.y, 0.0, 1 - area.height);
+    m_area = area;
     const auto percent = [](double share) { return std::lround(share * 100); };
-    describe(*this, QAccessible::Graphic, tr("The grey card in the picture"),
+    describe(*this, QAccessible::Graphic, tr("The marked place in the picture"),
              tr("%1 % across, %2 % down, %3 by %4 %")
-                 .arg(percent(card.x))
-                 .arg(percent(card.y))
-                 .arg(percent(card.width))
-                 .arg(percent(card.height)),
+                 .arg(percent(area.x))
+                 .arg(percent(area.y))
+                 .arg(percent(area.width))
+                 .arg(percent(area.height)),
              tr("Arrow keys move it, with Shift they change its size"));
     update();
 }
 
-void CardPicker::paintEvent(QPaintEvent*) {
+void AreaPicker::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     const auto& t = m_style.colours();
     painter.fillRect(rect(), t.deep);
@@ -73,20 +73,20 @@ void CardPicker::paintEvent(QPaintEvent*) {
     }
     painter.setRenderHint(QPainter::SmoothPixmapTransform);
     painter.drawImage(box(), m_picture);
-    const QRectF card(placeOf(m_card.x, m_card.y),
-                      placeOf(m_card.x + m_card.width, m_card.y + m_card.height));
+    const QRectF area(placeOf(m_area.x, m_area.y),
+                      placeOf(m_area.x + m_area.width, m_area.y + m_area.height));
     painter.setPen(QPen(t.deep, 4));
-    painter.drawRect(card);
+    painter.drawRect(area);
     painter.setPen(QPen(hasFocus() ? t.marigold : t.ink, 2));
-    painter.drawRect(card);
+    painter.drawRect(area);
 }
 
-void CardPicker::mousePressEvent(QMouseEvent* event) {
+void AreaPicker::mousePressEvent(QMouseEvent* event) {
     m_from = shareAt(event->position());
     m_drawing = true;
 }
 
-void CardPicker::mouseMoveEvent(QMouseEvent* event) {
+void AreaPicker::mouseMoveEvent(QMouseEvent* event) {
     if (!m_drawing)
         return;
     const QPointF to = shareAt(event->position());
@@ -94,7 +94,7 @@ void CardPicker::mouseMoveEvent(QMouseEvent* event) {
          std::abs(m_from.y() - to.y())});
 }
 
-void CardPicker::mouseReleaseEvent(QMouseEvent* event) {
+void AreaPicker::mouseReleaseEvent(QMouseEvent* event) {
     if (!m_drawing)
         return;
     mouseMoveEvent(event);
@@ -102,11 +102,11 @@ void CardPicker::mouseReleaseEvent(QMouseEvent* event) {
     emit changed();
 }
 
-void CardPicker::keyPressEvent(QKeyEvent* event) {
+void AreaPicker::keyPressEvent(QKeyEvent* event) {
     const bool sized = event->modifiers() & Qt::ShiftModifier;
-    PictureArea card = m_card;
-    double& across = sized ? card.width : card.x;
-    double& down = sized ? card.height : card.y;
+    PictureArea area = m_area;
+    double& across = sized ? area.width : area.x;
+    double& down = sized ? area.height : area.y;
     switch (event->key()) {
     case Qt::Key_Left:
         across -= kCardStep;
@@ -123,16 +123,16 @@ void CardPicker::keyPressEvent(QKeyEvent* event) {
     default:
         return QWidget::keyPressEvent(event);
     }
-    put(card);
+    put(area);
     emit changed();
 }
 
-void CardPicker::focusInEvent(QFocusEvent* event) {
+void AreaPicker::focusInEvent(QFocusEvent* event) {
     QWidget::focusInEvent(event);
     update();
 }
 
-void CardPicker::focusOutEvent(QFocusEvent* event) {
+void AreaPicker::focusOutEvent(QFocusEvent* event) {
     QWidget::focusOutEvent(event);
     update();
 }

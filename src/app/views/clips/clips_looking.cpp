@@ -1,0 +1,88 @@
+// What ClipsDialog does with the pictures of clips: looked at in the background, once for each way.
+#include "app/document/text.h"
+#include "app/views/clips/clips_dialog.h"
+#include "app/views/clips/patch_dialog.h"
+#include "core/base/find_by_id.h"
+#include "core/facts/evaluate.h"
+#include "core/quantity/print.h"
+
+namespace bslate::app {
+
+// Once for each way of looking: as the setup's curve spans its codes, and at these places.
+void ClipsDialog::lookAtPictures(Entry& entry) {
+    const auto* setup = findSetup(m_document.shoot(), fromQt(entry.setup));
+    const auto* profile = setup ? findProfile(m_document.shoot().kit, setup->profile) : nullptr;
+    if (!entry.clip || !entry.clip->picture || !profile)
+        return;
+    const auto range = profile->curve.range;
+    QString wanted = QString::number(static_cast<int>(range));
+    for (const auto& mark : entry.marks)
+        wanted += QStringLiteral(" %1 %2 %3 %4 %5")
+                      .arg(toQt(mark.patch))
+                      .arg(mark.area.x)
+                      .arg(mark.area.y)
+                      .arg(mark.area.width)
+                      .arg(mark.area.height);
+    if (wanted == entry.lookedAs)
+        return;
+    entry.lookedAs = wanted;
+    m_looking.add(entry.path,
+                  [path = entry.path, clip = *entry.clip, range, marks = entry.marks, wanted,
+                   this](const KeepGoing& keepGoing) -> BackgroundJob::Then {
+                      const auto seen = std::make_shared<const Result<SeenPictures>>(
+                          io::readPictures(path.toStdString(), clip, range, marks, keepGoing));
+                      return [this, seen, path, wanted] {
+                          for (auto& one : m_entries)
+                              if (one.path == path && one.lookedAs == wanted) {
+                                  one.seen = *seen ? std::optional(**seen) : std::nullopt;
+                                  one.unseen = *seen ? QString() : messageOf(seen->error());
+                              }
+                          checkAll();
+                      };
+                  });
+}
+
+void ClipsDialog::mark(const QString& patch, const PictureArea& area) {
+    auto* entry = chosen();
+    if (!entry)
+        return;
+    std::erase_if(entry->marks,
+                  [&](const io::PatchArea& one) { return one.patch == fromQt(patch); });
+    entry->marks.push_back({fromQt(patch), area});
+    checkAll();
+}
+
+PatchDialog* ClipsDialog::askMark() {
+    const auto* entry = chosen();
+    const auto* setup = entry ? findSetup(m_document.shoot(), fromQt(entry->setup)) : nullptr;
+    const auto* scene = setup ? findScene(m_document.shoot(), setup->scene) : nullptr;
+    if (!scene || scene->patches.empty())
+        return nullptr;
+    auto* dialog = new PatchDialog(entry->path, *scene, m_style, this);
+    connect(dialog, &QDialog::accepted, this,
+            [this, dialog] { mark(dialog->patch(), dialog->area()); });
+    dialog->open();
+    return dialog;
+}
+
+// What was measured at the places that are marked.
+QString ClipsDialog::placesOf(const Entry& entry) const {
+    const auto& shoot = m_document.shoot();
+    const auto* setup = findSetup(shoot, fromQt(entry.setup));
+    const auto context = setup ? resolve(shoot, *setup) : Result<SetupContext>(Error{});
+    if (!entry.unseen.isEmpty())
+        return tr("pictures: %1").arg(entry.unseen);
+    if (!context || !entry.seen)
+        return entry.lookedAs.isEmpty() ? QString() : tr("pictures: not looked at yet");
+    QStringList places;
+    for (const auto& patch : entry.seen->patches) {
+        const auto* own = findById(context->scene->patches, patch.patch);
+        if (const auto off = offPlan(*context, evaluate(*context), patch); off && own)
+            places << tr("%1 %2 stop from the plan").arg(toQt(own->name), toQt(print(*off)));
+    }
+    return tr("pictures: looked at %1; %2")
+        .arg(entry.seen->whole.size())
+        .arg(places.isEmpty() ? tr("no patch is marked") : places.join(QStringLiteral(", ")));
+}
+
+} // namespace bslate::app
