@@ -6,7 +6,6 @@
 namespace bslate {
 namespace {
 
-constexpr Hertz kSlowest{1}; // slower than that it may be what moves: common practice, no source
 constexpr std::size_t kMostLamps = 4; // told of, the likeliest being the slowest
 
 // Of what the sensor saw: a rate that the camera conforms was captured at another.
@@ -44,7 +43,7 @@ Finding told(FindingId id, Severity severity, const std::string& file, Facts fac
 
 void tellPulse(const SetupContext& context, const SeenPictures& seen, std::vector<Finding>& all) {
     const auto rate = capturedAt(context, seen.rate);
-    const auto pulse = pulseOf(seen.whole, context.profile->curve, rate, kSlowest);
+    const auto pulse = pulseOf(seen.whole, context.profile->curve, rate, kSlowestPulse);
     if (!pulse || pulse->share < kPulseShare)
         return;
     ReasonList lamps;

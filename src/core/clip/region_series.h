@@ -64,6 +64,9 @@ struct ChannelCounts {
 /// of none.
 [[nodiscard]] Fraction shareAt(const ChannelCounts& counts, std::size_t channel, Signal end);
 
+/// Slower than that it may be what moves in the picture: common practice, no source.
+inline constexpr Hertz kSlowestPulse{1};
+
 /// How the light of a place pulses from frame to frame.
 struct RegionPulse {
     Stops peakToPeak;         ///< of its strongest line

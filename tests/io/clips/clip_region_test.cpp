@@ -1,4 +1,5 @@
 // A card in clips of known exposures and known lamps, read back from the encoded pictures.
+#include "core/clip/footage_light.h"
 #include "core/facts/evaluate.h"
 #include "core/shoot/lamps.h"
 #include "core/signal/exposure_series.h"
@@ -165,6 +166,54 @@ TEST_F(CardInClips, AChannelThatEndsOnAPatchThatHadToBeKeptIsTold) {
     EXPECT_TRUE(ended(room + 0.5));
     shoot.scenes[0].patches[0].role = PatchRole::Spare;
     EXPECT_FALSE(ended(room + 0.5)) << "it may be lost";
+}
+
+// A clip under one lamp gives the lamp back: 100 Hz, swinging by what it was made with.
+TEST_F(CardInClips, ALampIsMeasuredWithTheCamera) {
+    shoot.scenes[0].lamps = {*parseLampLine("measured 110Hz h1:60% share100%")};
+    shoot.setups[0].shutter = ShutterAngle(90);
+    wish.pulsing = true;
+    wish.length = Seconds(4);
+    const auto made = seen({{"grey", {0.3, 0.2, 0.3, 0.5}}});
+    const auto& card = made.patches.at(0);
+    const auto pulse = pulseOf(card.frames, shoot.kit.profiles[0].curve, made.rate);
+    ASSERT_TRUE(pulse);
+    const auto lamps = agreeingLamps(*pulse, made.rate, Seconds(0.012 * 0.5));
+    const auto near = std::find_if(lamps.begin(), lamps.end(),
+                                   [](Hertz lamp) { return std::abs(lamp.value() - 110) < 0.2; });
+    ASSERT_NE(near, lamps.end());
+    const auto lamp = lampFrom(*pulse, *near, Seconds(1.0 / 96), Hertz(50), "strip");
+    ASSERT_TRUE(lamp) << message(lamp.error());
+    EXPECT_EQ(lamp->kind, LampKind::Measured);
+    EXPECT_NEAR(lamp->pulses->value(), 110, 0.2);
+    EXPECT_NEAR(lamp->harmonics.at(0).depth.value(), 0.6, 0.03);
+    EXPECT_FALSE(lampFrom(*pulse, *near, Seconds(2.0 / 110), Hertz(50), "strip"))
+        << "two whole pulses hide it";
+    const auto mains = lampFrom(*pulse, *near, Seconds(1.0 / 96), Hertz(55), "tubes");
+    EXPECT_FALSE(mains->pulses) << "twice the mains is told by none";
+}
+
+// Light of another colour than the white that was set, found again by the card.
+TEST_F(CardInClips, WhiteIsMeasuredByTheCard) {
+    wish.length = Seconds(0.5);
+    for (const auto& light : {LightColour{Kelvin(3400), Duv(0.004)}, LightColour{Kelvin(5000), {}},
+                              LightColour{Kelvin(6800), Duv(-0.003)}}) {
+        shoot.scenes[0].light = light;
+        const auto made = seen({{"grey", {0.4, 0.4, 0.2, 0.2}}});
+        const auto context = *resolve(shoot, shoot.setups[0]);
+        const auto plateau = longestOf(plateausOf(made.patches.at(0).frames));
+        ASSERT_TRUE(plateau);
+        const auto white = whiteFromCard(context, evaluate(context), plateau->channels);
+        ASSERT_TRUE(white) << message(white.error());
+        const auto truth = pointOf(light);
+        EXPECT_NEAR(miredOf(white->light.cct).value(), miredOf(truth.cct).value(), 2)
+            << white->light.cct.value();
+        EXPECT_NEAR(white->light.duv.value(), truth.duv.value(), 0.001);
+    }
+    const auto context = *resolve(shoot, shoot.setups[0]);
+    const auto end = encode(context.profile->curve, linearAt(at().clip));
+    EXPECT_FALSE(whiteFromCard(context, at(), {end, end, end})) << "a card that is burnt out";
+    EXPECT_FALSE(whiteFromCard(context, at(), {Signal(0), Signal(0), Signal(0)}));
 }
 
 TEST_F(CardInClips, NoiseIsThatOfThePixelsAndWhatIsNoClipIsRefused) {

@@ -4,8 +4,11 @@
 
 #include "app/document/text.h"
 #include "app/views/cadence/lamp_block.h"
+#include "app/views/cadence/lamp_dialog.h"
+#include "core/facts/evaluate.h"
 #include "core/shoot/lamps.h"
 
+#include <QFileDialog>
 #include <QHBoxLayout>
 #include <QPainter>
 #include <QPushButton>
@@ -26,6 +29,7 @@ LampRow::LampRow(Actions& actions, const Style& style, QWidget* parent)
     , m_style(style)
     , m_row(new QHBoxLayout(this))
     , m_add(new QPushButton(tr("+ lamp (L)")))
+    , m_measure(new QPushButton(tr("from a clip\u2026")))
     , m_new(new QuantityEdit(&LampRow::problemWith)) {
     setObjectName(QStringLiteral("lamp-row"));
     m_row->setContentsMargins(static_cast<int>(kRowHead), 0, 0, 0);
@@ -38,6 +42,11 @@ LampRow::LampRow(Actions& actions, const Style& style, QWidget* parent)
     m_add->setObjectName(QStringLiteral("add-lamp"));
     m_row->addWidget(m_new);
     m_row->addWidget(m_add);
+    m_measure->setObjectName(QStringLiteral("measure-lamp"));
+    m_measure->setToolTip(tr("a lamp measured with the camera: a clip in its light"));
+    m_row->addWidget(m_measure);
+    m_ask = [this] { return QFileDialog::getOpenFileName(this, tr("A clip in the lamp's light")); };
+    connect(m_measure, &QPushButton::clicked, this, &LampRow::measureLamp);
     m_row->addStretch(1);
     connect(m_add, &QPushButton::clicked, this, &LampRow::addLamp);
     connect(m_new, &QuantityEdit::entered, this, &LampRow::enterNew);
@@ -58,6 +67,7 @@ void LampRow::refresh() {
     const auto& document = m_actions.document();
     const auto* scene = document.scene();
     m_add->setEnabled(scene != nullptr);
+    m_measure->setEnabled(scene && document.setup());
     const auto lights =
         scene ? lightsOf(*scene, document.shoot().brief.mains) : std::vector<PulsedLight>();
     while (m_blocks.size() < lights.size())
@@ -157,14 +167,36 @@ void LampRow::enterNew(const QString& line) {
     const auto* scene = m_actions.document().scene();
     if (!lamp || !scene)
         return;
-    const auto after = withLamp(*scene, std::nullopt, *lamp);
+    putNew(tr("Add lamp"), *lamp);
+}
+
+void LampRow::putNew(const QString& name, const Lamp& lamp) {
+    const auto* scene = m_actions.document().scene();
+    if (!scene)
+        return;
+    const auto after = withLamp(*scene, std::nullopt, lamp);
     if (!after) {
         emit refused(messageOf(after.error()));
         return;
     }
-    m_actions.changeScene(tr("Add lamp"), toQt(scene->id),
-                          [&](Scene& changed) { changed = *after; });
+    m_actions.changeScene(name, toQt(scene->id), [&](Scene& changed) { changed = *after; });
     m_blocks[m_actions.document().scene()->lamps.size() - 1]->setFocus();
+}
+
+LampDialog* LampRow::measureLamp() {
+    const auto value = m_actions.document().value();
+    const auto* setup = m_actions.document().setup();
+    const auto context = setup ? resolve(*value, *setup) : Result<SetupContext>(Error{});
+    const QString clip = context ? m_ask() : QString();
+    if (clip.isEmpty())
+        return nullptr;
+    auto* dialog = new LampDialog(clip, *context, m_style, this);
+    connect(dialog, &QDialog::accepted, this, [this, dialog] {
+        if (dialog->lamp())
+            putNew(tr("Measured lamp"), *dialog->lamp());
+    });
+    dialog->open();
+    return dialog;
 }
 
 void LampRow::paintEvent(QPaintEvent*) {

@@ -268,6 +268,9 @@ void WhiteView::keyPressEvent(QKeyEvent* event) {
                                                                             : WhiteBy::Card);
     case Qt::Key_C:
         return sameForAll();
+    case Qt::Key_F:
+        measureWhite();
+        return;
     case Qt::Key_L:
         return chooseLight(shift ? -1 : 1);
     case Qt::Key_A:

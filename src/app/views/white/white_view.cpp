@@ -13,6 +13,7 @@
 #include "core/shoot/lamps.h"
 
 #include <QComboBox>
+#include <QFileDialog>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QPushButton>
@@ -73,6 +74,7 @@ WhiteView::WhiteView(Actions& actions, const Style& style, QWidget* parent)
     , m_key(new QPushButton(tr("For the key")))
     , m_between(new QPushButton(tr("Between")))
     , m_background(new QPushButton(tr("Background")))
+    , m_measure(new QPushButton(tr("From a clip\u2026")))
     , m_picture(new WhitePicture(style))
     , m_channels(new ChannelPicture(style))
     , m_ratios(new RatioRow(actions))
@@ -88,8 +90,9 @@ WhiteView::WhiteView(Actions& actions, const Style& style, QWidget* parent)
     column->addWidget(m_channels);
     column->addWidget(m_ratios);
     column->addWidget(m_later);
-    m_hint->setText(tr("\u25c2 \u25b8 kelvin   \u25b4 \u25be tint   K key   B between   M card   "
-                       "C for all   L next light   A new   G gel   R ratios   E grade"));
+    m_hint->setText(
+        tr("\u25c2 \u25b8 kelvin   \u25b4 \u25be tint   K key   B between   M card   F clip   "
+           "C for all   L next light   A new   G gel   R ratios   E grade"));
     m_hint->setFont(Style::font(TextRole::Secondary));
     m_hint->setForegroundRole(QPalette::PlaceholderText);
     column->addWidget(m_hint);
@@ -115,6 +118,7 @@ std::span<const KeyLine> WhiteView::keys() const {
         {"K, B, D", QT_TRANSLATE_NOOP("Help", "white for the key, between, for the background")},
         {"W, E", QT_TRANSLATE_NOOP("Help", "type the white, the white the grade is to have")},
         {"M", QT_TRANSLATE_NOOP("Help", "measured from the card, or a preset")},
+        {"F", QT_TRANSLATE_NOOP("Help", "white from a grey card in a clip")},
         {"C", QT_TRANSLATE_NOOP("Help", "this white for every setup of the scene")},
         {"L, Shift+L, Return",
          QT_TRANSLATE_NOOP("Help", "next light, the one before, type the chosen one")},
@@ -144,6 +148,11 @@ void WhiteView::buildHeader(QVBoxLayout& column) {
     grid->addWidget(m_key, 0, 1);
     grid->addWidget(m_between, 1, 0);
     grid->addWidget(m_background, 1, 1);
+    m_measure->setObjectName(QStringLiteral("white-measure"));
+    m_measure->setToolTip(tr("white measured with the camera: a grey card in a clip"));
+    grid->addWidget(m_measure, 2, 0, 1, 2);
+    m_ask = [this] { return QFileDialog::getOpenFileName(this, tr("A clip with a grey card")); };
+    connect(m_measure, &QPushButton::clicked, this, &WhiteView::measureWhite);
     auto* row = new QHBoxLayout;
     row->addLayout(pageHead(*m_title, *m_subtitle), 1);
     row->addWidget(m_white);
@@ -232,8 +241,8 @@ void WhiteView::refresh() {
     const auto now = context();
     const auto* at = document.evaluation();
     m_ratios->refresh();
-    for (QWidget* part :
-         std::initializer_list<QWidget*>{m_white, m_wanted, m_by, m_key, m_between, m_background})
+    for (QWidget* part : std::initializer_list<QWidget*>{m_white, m_wanted, m_by, m_key, m_between,
+                                                         m_background, m_measure})
         part->setEnabled(now && at);
     if (now && at)
         showSetup(*now, *at);

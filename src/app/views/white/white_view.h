@@ -5,6 +5,8 @@
 #include "app/views/step_view.h"
 #include "core/facts/white_facts.h"
 
+#include <functional>
+
 class QComboBox;
 class QLabel;
 class QPushButton;
@@ -12,6 +14,7 @@ class QVBoxLayout;
 
 namespace bslate::app {
 
+class CardWhiteDialog;
 class ChannelPicture;
 class LaterPicture;
 class QuantityEdit;
@@ -31,6 +34,10 @@ public:
     void refresh();
 
     [[nodiscard]] WhitePicture& picture() { return *m_picture; }
+    /// Measures white on a clip that is asked for; null when none is chosen, or there is no setup.
+    CardWhiteDialog* measureWhite();
+    /// Where the clip is; tests put their own answer in.
+    void setAskForClip(std::function<QString()> ask) { m_ask = std::move(ask); }
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;
@@ -51,6 +58,7 @@ private:
     void setBy(WhiteBy by);
     void choose(const std::optional<WhiteSetting>& white, const QString& name);
     void sameForAll();
+    void takeMeasured(const CardWhiteDialog& dialog);
 
     void chooseLight(int by);
     void typeLight(std::optional<std::size_t> lamp); ///< none: a new one
@@ -69,7 +77,7 @@ private:
     QLabel *m_title, *m_subtitle, *m_hint;
     ValueBlock *m_white, *m_wanted;
     QComboBox* m_by;
-    QPushButton *m_key, *m_between, *m_background;
+    QPushButton *m_key, *m_between, *m_background, *m_measure;
     WhitePicture* m_picture;
     ChannelPicture* m_channels;
     RatioRow* m_ratios;
@@ -78,6 +86,7 @@ private:
     std::optional<std::size_t> m_chosen, m_typed;
     WhiteSetting m_dragFrom;
     int m_drag = 0;
+    std::function<QString()> m_ask;
 };
 
 } // namespace bslate::app

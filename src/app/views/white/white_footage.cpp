@@ -1,0 +1,49 @@
+// White measured with the camera, on the White page.
+#include "app/document/text.h"
+#include "app/views/white/card_white_dialog.h"
+#include "app/views/white/white_view.h"
+
+namespace bslate::app {
+
+CardWhiteDialog* WhiteView::measureWhite() {
+    const auto& document = m_actions.document();
+    if (!context()) {
+        emit refused(tr("White is measured for a setup: add one first."));
+        return nullptr;
+    }
+    const QString clip = m_ask();
+    if (clip.isEmpty())
+        return nullptr;
+    auto* dialog = new CardWhiteDialog(clip, document.value(), document.setupId(), m_style, this);
+    connect(dialog, &QDialog::accepted, this, [this, dialog] { takeMeasured(*dialog); });
+    dialog->open();
+    return dialog;
+}
+
+void WhiteView::takeMeasured(const CardWhiteDialog& dialog) {
+    const auto now = context();
+    const auto& white = dialog.white();
+    if (!now || !white)
+        return;
+    if (dialog.use() == CardWhiteDialog::Use::White) {
+        const Stops nd = now->ndLoss;
+        m_actions.changeSetup(tr("White from footage"), [&](Setup& setup) {
+            setup.white = white->set.kelvin;
+            setup.tint = white->set.tint;
+            setup.whiteBy = WhiteBy::Card;
+            setup.whiteNd = nd;
+        });
+        return;
+    }
+    const LightColour colour{white->light.cct, white->light.duv};
+    const auto* at = m_actions.document().evaluation();
+    const auto key = at ? at->white.keyLight : std::nullopt;
+    m_actions.changeScene(tr("Light from footage"), toQt(now->scene->id), [&](Scene& scene) {
+        if (key && *key < scene.lamps.size())
+            scene.lamps[*key].colour = colour;
+        else
+            scene.light = colour;
+    });
+}
+
+} // namespace bslate::app

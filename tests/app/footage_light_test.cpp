@@ -1,0 +1,135 @@
+// A lamp and a white measured with the camera: clips made of the demo's own scenes, marked on their
+// picture, taken as an undoable step.
+#include "app/views/cadence/cadence_view.h"
+#include "app/views/cadence/lamp_dialog.h"
+#include "app/views/cadence/lamp_row.h"
+#include "app/views/white/card_white_dialog.h"
+#include "app/views/white/white_view.h"
+#include "app/widgets/area_picker.h"
+#include "app/widgets/footage_picker.h"
+#include "app/window_fixture.h"
+#include "core/facts/evaluate.h"
+#include "core/frame/surface.h"
+#include "io/codec/clip_make.h"
+#include "support/temporary_folder.h"
+
+#include <QComboBox>
+#include <QLabel>
+
+namespace bslate::app {
+namespace {
+
+class Footage : public WindowTest {
+public:
+    QString made(const char* name, double seconds) {
+        const auto context = resolve(window->document().shoot(), setup());
+        MadeClipWish wish;
+        wish.size = {320, 180};
+        wish.length = Seconds(seconds);
+        const auto clip = io::makeClip(*context, evaluate(*context), wish);
+        EXPECT_TRUE(clip);
+        sample::spit(file(name).toStdString(), *clip);
+        return file(name);
+    }
+    void markCard(FootagePicker& footage) {
+        footage.settle();
+        const auto context = resolve(window->document().shoot(), setup());
+        auto& picker = footage.picker();
+        for (const auto& surface :
+             surfacesOf(*context->scene, context->shoot->kit, context->shoot->meter)) {
+            if (surface.patch != "grey")
+                continue;
+            const auto from = picker.placeOf(surface.probe.x, surface.probe.y).toPoint();
+            const auto to = picker
+                                .placeOf(surface.probe.x + surface.probe.width,
+                                         surface.probe.y + surface.probe.height)
+                                .toPoint();
+            QTest::mousePress(&picker, Qt::LeftButton, {}, from);
+            QTest::mouseMove(&picker, to);
+            QTest::mouseRelease(&picker, Qt::LeftButton, {}, to);
+        }
+    }
+    QString told(QDialog& dialog) {
+        return dialog.findChild<QLabel*>(QStringLiteral("footage-found"))->text();
+    }
+};
+
+TEST_F(Footage, ALampIsFoundAndPutIntoTheScene) {
+    choose("3A"); // tubes on a ballast
+    window->showView("cadence");
+    const auto before = window->document().scene()->lamps;
+    auto& row = *window->findChild<LampRow*>();
+    row.setAskForClip([&] { return made("tubes.mov", 4); });
+    auto* dialog = row.measureLamp();
+    ASSERT_TRUE(dialog);
+    markCard(dialog->footage());
+    dialog->settle();
+    ASSERT_TRUE(dialog->lamp()) << told(*dialog).toStdString();
+    // Another shutter than the clip's makes another lamp; a wrong one is told.
+    auto* shutter = dialog->findChild<QLineEdit*>(QStringLiteral("lamp-shutter"));
+    shutter->setFocus();
+    shutter->selectAll();
+    QTest::keyClicks(shutter, QStringLiteral("soon"));
+    QTest::keyClick(shutter, Qt::Key_Return);
+    EXPECT_FALSE(dialog->findChild<QPushButton*>(QStringLiteral("footage-take"))->isEnabled());
+    // Two whole pulses: nothing can be told of how far it swings.
+    shutter->selectAll();
+    QTest::keyClicks(shutter, QStringLiteral("172.8"));
+    QTest::keyClick(shutter, Qt::Key_Return);
+    EXPECT_FALSE(dialog->lamp());
+    EXPECT_TRUE(told(*dialog).contains(QStringLiteral("whole number of pulses")));
+    shutter->selectAll();
+    QTest::keyClicks(shutter, QStringLiteral("180"));
+    QTest::keyClick(shutter, Qt::Key_Return);
+    ASSERT_TRUE(dialog->lamp()) << told(*dialog).toStdString();
+    dialog->accept();
+    const auto& after = window->document().scene()->lamps;
+    ASSERT_EQ(after.size(), before.size() + 1) << said();
+    EXPECT_EQ(after.back().name, "tubes");
+    window->document().undoStack().undo();
+    EXPECT_EQ(window->document().scene()->lamps, before);
+    row.setAskForClip([] { return QString(); });
+    EXPECT_FALSE(row.measureLamp()) << "no clip was chosen";
+}
+
+TEST_F(Footage, WhiteIsMeasuredAndTakenEitherWay) {
+    choose("4A");
+    window->showView("white");
+    auto& view = window->view<WhiteView>();
+    view.setAskForClip([&] { return made("card.mov", 0.5); });
+    view.setFocus();
+    QTest::keyClick(&view, Qt::Key_F);
+    auto* dialog = window->findChild<CardWhiteDialog*>();
+    ASSERT_TRUE(dialog);
+    markCard(dialog->footage());
+    dialog->settle();
+    ASSERT_TRUE(dialog->white()) << told(*dialog).toStdString();
+    EXPECT_TRUE(told(*dialog).contains(QStringLiteral("makes it neutral")));
+    const auto measured = *dialog->white();
+    dialog->accept();
+    EXPECT_EQ(setup().white, measured.set.kelvin);
+    EXPECT_EQ(setup().whiteBy, WhiteBy::Card);
+    window->document().undoStack().undo();
+    QTest::qWait(1); // the first is gone
+    auto* again = view.measureWhite();
+    markCard(again->footage());
+    again->settle();
+    again->findChild<QComboBox*>(QStringLiteral("card-white-use"))->setCurrentIndex(1);
+    again->accept();
+    const auto& lamps = window->document().scene()->lamps;
+    EXPECT_TRUE(std::any_of(lamps.begin(), lamps.end(), [&](const Lamp& lamp) {
+        return lamp.colour && lamp.colour->cct == measured.light.cct;
+    }));
+    // A file that is no clip is told, and nothing can be taken.
+    sample::spit(file("no.mov").toStdString(), "no clip");
+    view.setAskForClip([&] { return file("no.mov"); });
+    QTest::qWait(1);
+    auto* broken = view.measureWhite();
+    broken->settle();
+    EXPECT_TRUE(told(*broken).contains(QStringLiteral("no.mov"))) << told(*broken).toStdString();
+    EXPECT_FALSE(broken->findChild<QPushButton*>(QStringLiteral("footage-take"))->isEnabled());
+    broken->reject();
+}
+
+} // namespace
+} // namespace bslate::app
