@@ -2,11 +2,12 @@
 // typed.
 #include "app/document/text.h"
 #include "app/views/body_test/body_test_view.h"
-#include "app/widgets/area_picker.h"
 #include "app/views/body_test/series_dialog.h"
+#include "app/widgets/area_picker.h"
 #include "app/window_fixture.h"
 #include "core/facts/evaluate.h"
 #include "io/codec/clip_make.h"
+#include "io/stills/still_file.h"
 #include "support/temporary_folder.h"
 
 #include <QComboBox>
@@ -83,6 +84,45 @@ TEST_F(SeriesFromClips, TheCardIsMarkedAndTheCurveIsFitted) {
     EXPECT_NEAR(view().fitted()->clip[1]->value(), at().sensorClip.value(), 0.5)
         << "whole stops do not tell it closer";
     EXPECT_LT(view().fitted()->rms.value(), 2.0 / 1023);
+}
+
+// Stills a stop apart, of even grey as the setup's own curve records it, ended where its sensor is
+// full.
+TEST_F(SeriesFromClips, StillsOfASeriesAreReadAsExposures) {
+    const auto& curve = findProfile(window->document().shoot().kit, setup().profile)->curve;
+    QStringList stills;
+    for (int stop = -6; stop <= 8; ++stop) {
+        const auto light = linearAt(std::min(Stops(stop), at().sensorClip));
+        const double signal = encode(curve, light).value();
+        Image picture(PictureSize{64, 36});
+        for (auto& plane : picture.plane)
+            std::fill(plane.begin(), plane.end(), static_cast<float>(signal));
+        const QString path = file(qPrintable(QStringLiteral("e%1.png").arg(stop + 10)));
+        ASSERT_TRUE(io::writePicture(picture, path.toStdString(), true));
+        stills << path;
+    }
+    auto* dialog = view().readClips(stills);
+    ASSERT_TRUE(dialog);
+    dialog->settle();
+    ASSERT_EQ(dialog->readings().size(), 15u)
+        << dialog->findChild<QLabel*>(QStringLiteral("series-found"))->text().toStdString();
+    for (const auto& reading : dialog->readings())
+        if (reading.stops < Stops(5))
+            EXPECT_NEAR(reading.rgb[1].value(), encode(curve, linearAt(reading.stops)).value(),
+                        1.0 / 1023)
+                << reading.stops.value();
+    dialog->findChild<QPushButton*>(QStringLiteral("series-take"))->click();
+    ASSERT_TRUE(view().fitted()) << view().finding().toStdString();
+    EXPECT_LT(view().fitted()->rms.value(), 2.0 / 1023);
+    // Light as numbers holds no codes.
+    Image light(PictureSize{16, 16});
+    ASSERT_TRUE(io::writePicture(light, file("light.exr").toStdString(), true));
+    auto* refused = view().readClips({file("light.exr")});
+    refused->settle();
+    EXPECT_TRUE(refused->findChild<QLabel*>(QStringLiteral("series-found"))
+                    ->text()
+                    .contains(QStringLiteral("recorded codes")));
+    refused->reject();
 }
 
 TEST_F(SeriesFromClips, WhatIsNoSeriesIsToldAndCannotBeTaken) {

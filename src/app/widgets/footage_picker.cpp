@@ -2,7 +2,7 @@
 
 #include "app/document/text.h"
 #include "app/widgets/area_picker.h"
-#include "io/clips/clip_region.h"
+#include "io/clips/exposures.h"
 
 #include <QLabel>
 #include <QVBoxLayout>
@@ -39,7 +39,7 @@ FootagePicker::FootagePicker(const QString& clip, const QString& hint, const Sty
     setFocusProxy(m_picker);
     connect(m_picker, &AreaPicker::changed, this, &FootagePicker::changed);
     m_job.start([clip, this](const BackgroundJob::Control& control) -> BackgroundJob::Then {
-        const auto still = io::readClipPicture(clip.toStdString(), control.keepGoing());
+        const auto still = io::readFootagePicture(clip.toStdString(), control.keepGoing());
         if (!still) {
             const QString message = messageOf(still.error());
             return [this, message] {

@@ -1,9 +1,8 @@
 #include "cli/verb.h"
-#include "core/advice/starting.h"
-#include "core/clip/clip_modes.h"
 #include "core/clip/clip_print.h"
+#include "core/clip/own_camera.h"
 #include "core/kit/check.h"
-#include "core/kit/mode_table.h"
+#include "core/kit/kit_parts.h"
 #include "core/quantity/print.h"
 #include "io/clips/clip_file.h"
 #include "io/json/kit_json.h"
@@ -48,7 +47,7 @@ Json partsJson(const std::vector<ModePart>& parts) {
 
 // What the files gave, and what they did not.
 struct Gathered {
-    std::vector<ClipFacts> clips;
+    OwnCamera own;
     std::vector<TableRow> rows;
     Json refused = Json::array();
 };
@@ -62,8 +61,7 @@ Gathered gathered(const std::vector<std::string>& files, Output& output) {
     Gathered all;
     for (const auto& file : files) {
         if (const auto table = io::modeTextIn(file)) {
-            const auto rows = readModeTable(*table);
-            all.rows.insert(all.rows.end(), rows.begin(), rows.end());
+            all.own.table += *table + "\n";
             continue;
         }
         const auto clip = io::readClip(file, io::ClipDepth::Facts);
@@ -73,7 +71,7 @@ Gathered gathered(const std::vector<std::string>& files, Output& output) {
             refuse(all, output, file,
                    clip->file + ": no recording mode can be made of it, " + nameOf(*unfit));
         else
-            all.clips.push_back(*clip);
+            all.own.clips.push_back(*clip);
     }
     return all;
 }
@@ -121,8 +119,10 @@ void tell(const Camera& camera, const Gathered& all, const std::vector<SeenMode>
 }
 
 Result<int> cameraFrom(const CameraFromOptions& options, Output& output) {
-    const auto all = gathered(options.files, output);
-    const auto seen = joined(modesFromClips(all.clips), modesIn(all.rows));
+    auto all = gathered(options.files, output);
+    const auto lattice = latticeOf(all.own);
+    all.rows = lattice.rows;
+    const auto& seen = lattice.modes;
     if (seen.empty())
         return Error{
             ErrorCode::EmptyText,
@@ -131,24 +131,20 @@ Result<int> cameraFrom(const CameraFromOptions& options, Output& output) {
             "no recording mode in these files",
             "clips of the camera, or lines such as: UHD 25p 100 Mbps 10 bit 4:2:2 Long GOP"};
     Kit kit;
-    kit.name = options.name.empty() ? cameraNameIn(all.clips) : options.name;
+    kit.name = options.name.empty() ? cameraNameIn(all.own.clips) : options.name;
     if (kit.name.empty())
         kit.name = "My camera";
-    Profile plain;
-    plain.id = "bt709";
-    plain.name = "BT.709";
-    plain.curve = bt709();
-    plain.ready = true;
-    kit.profiles = {plain};
-    auto camera = withModes(startingCamera(kit), seen);
-    camera.name = kit.name;
-    kit.cameras = {camera};
+    kit.profiles = plainKit().profiles;
+    const auto camera = cameraOf(all.own, kit, kit.name);
+    if (!camera)
+        return camera.error();
+    kit.cameras = {*camera};
     if (const auto sound = checkKit(kit); !sound)
         return sound.error();
     if (const auto written = writeOutput(options.output, io::writeKit(kit), options.force);
         !written)
         return written.error();
-    tell(camera, all, seen, output);
+    tell(*camera, all, seen, output);
     return all.refused.empty() ? 0 : 2;
 }
 

@@ -41,7 +41,7 @@ BodyTestView::BodyTestView(ProfileActions& actions, const Style& style, QWidget*
     , m_picture(new FitPicture(style)) {
     setObjectName(QStringLiteral("body-test-view"));
     m_askClips = [this] {
-        return QFileDialog::getOpenFileNames(this, tr("Clips of the exposure series"));
+        return QFileDialog::getOpenFileNames(this, tr("Clips or stills of the exposure series"));
     };
     m_ask = [this] {
         return QFileDialog::getOpenFileName(this, tr("Readings"), {},
@@ -115,7 +115,7 @@ QWidget* BodyTestView::buildSide() {
            "-6, 8.2, 0.41\n-5, 11.0, 0.40\n\nor stop, red, green, blue, noise.\nCodes of 10 bits "
            "are understood too."));
     column->addWidget(m_readings, 1);
-    button(new QPushButton(tr("From clips\u2026")), "test-clips",
+    button(new QPushButton(tr("From footage\u2026")), "test-clips",
            [this] { readClips(m_askClips()); });
     button(new QPushButton(tr("Open a table\u2026")), "test-open", [this] {
         if (const QString path = m_ask(); !path.isEmpty())

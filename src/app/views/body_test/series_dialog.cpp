@@ -1,10 +1,11 @@
 #include "app/views/body_test/series_dialog.h"
 
+#include "app/document/counting_order.h"
 #include "app/document/text.h"
 #include "app/views/body_test/series_trace.h"
 #include "app/widgets/footage_picker.h"
 #include "core/quantity/print.h"
-#include "io/clips/clip_region.h"
+#include "io/clips/exposures.h"
 
 #include <QComboBox>
 #include <QDialogButtonBox>
@@ -12,42 +13,13 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 
+#include <algorithm>
 #include <cmath>
 
 namespace bslate::app {
 namespace {
 
 constexpr double kApart[] = {1, 0.5, 1.0 / 3};
-
-// What was read of all clips, one behind the other.
-struct ReadClips {
-    std::vector<RegionFrame> frames;
-    std::vector<Plateau> plateaus;
-    QString problem;
-};
-
-// Of several clips each is one exposure: its longest stretch.
-ReadClips readAll(const QStringList& clips, const PictureArea& card, CodeRange range,
-                  const KeepGoing& keepGoing) {
-    ReadClips all;
-    for (const auto& clip : clips) {
-        const auto region = io::readRegion(clip.toStdString(), card, range, keepGoing);
-        if (!region) {
-            all.problem = messageOf(region.error());
-            return all;
-        }
-        auto found = plateausOf(region->frames);
-        if (const auto longest = longestOf(found); longest && clips.size() > 1)
-            found = {*longest};
-        for (auto& plateau : found) {
-            plateau.first += all.frames.size();
-            plateau.behind += all.frames.size();
-            all.plateaus.push_back(plateau);
-        }
-        all.frames.insert(all.frames.end(), region->frames.begin(), region->frames.end());
-    }
-    return all;
-}
 
 } // namespace
 
@@ -64,10 +36,10 @@ SeriesDialog::SeriesDialog(const QStringList& clips, const Curve& curve, std::ve
     setObjectName(QStringLiteral("series-dialog"));
     setWindowTitle(tr("Body test from footage"));
     resize(760, 680);
-    m_clips.sort(Qt::CaseInsensitive); // as cameras count them
+    std::sort(m_clips.begin(), m_clips.end(), countsBefore);
     // Of the clip in the middle, which is neither black nor white.
-    m_footage = new FootagePicker(m_clips.value(m_clips.size() / 2), tr("Mark the grey card"),
-                                  style);
+    m_footage =
+        new FootagePicker(m_clips.value(m_clips.size() / 2), tr("Mark the grey card"), style);
     build();
 }
 
@@ -109,17 +81,20 @@ void SeriesDialog::build() {
 void SeriesDialog::readCard() {
     m_found->setText(
         tr("reading the card in %1 \u2026")
-            .arg(m_clips.size() == 1 ? tr("the clip") : tr("%1 clips").arg(m_clips.size())));
+            .arg(m_clips.size() == 1 ? tr("the clip") : tr("%1 files").arg(m_clips.size())));
     m_take->setEnabled(false);
-    m_job.start([clips = m_clips, card = m_footage->area(), range = m_curve.range,
+    std::vector<std::filesystem::path> files;
+    for (const auto& clip : m_clips)
+        files.emplace_back(clip.toStdString());
+    m_job.start([files, card = m_footage->area(), range = m_curve.range,
                  this](const BackgroundJob::Control& control) -> BackgroundJob::Then {
-        const auto all =
-            std::make_shared<const ReadClips>(readAll(clips, card, range, control.keepGoing()));
+        const auto all = std::make_shared<const Result<io::ReadExposures>>(
+            io::readExposures(files, card, range, control.keepGoing()));
         return [this, all] {
-            if (!all->problem.isEmpty())
-                return m_found->setText(all->problem);
-            m_plateaus = all->plateaus;
-            m_trace->show(all->frames, all->plateaus);
+            if (!*all)
+                return m_found->setText(messageOf(all->error()));
+            m_plateaus = (*all)->plateaus;
+            m_trace->show((*all)->frames, (*all)->plateaus);
             if (m_plateaus.size() == m_planned.size() && !m_planned.empty())
                 m_steps->setCurrentIndex(0);
             makeReadings();
