@@ -41,6 +41,18 @@ Finding told(FindingId id, Severity severity, const std::string& file, Facts fac
     return finding;
 }
 
+// A recorded picture has noise of its own; one that differs from the last in nothing is that one.
+void tellRepeats(const SeenPictures& seen, std::vector<Finding>& all) {
+    const auto repeated = static_cast<int>(
+        std::count_if(seen.whole.begin(), seen.whole.end(), [](const RegionFrame& frame) {
+            return frame.noise && !(*frame.noise > Signal(0));
+        }));
+    const auto looked = static_cast<int>(seen.whole.size());
+    if (repeated > 0 && 2 * repeated < looked)
+        all.push_back(told(FindingId::ClipFramesRepeat, Severity::Fault, seen.file,
+                           {{"repeated", repeated}, {"looked", looked}}));
+}
+
 void tellPulse(const SetupContext& context, const SeenPictures& seen, std::vector<Finding>& all) {
     const auto rate = capturedAt(context, seen.rate);
     const auto pulse = pulseOf(seen.whole, context.profile->curve, rate, kSlowestPulse);
@@ -129,6 +141,7 @@ std::vector<Finding> withPictures(std::vector<Finding> file, std::vector<Finding
 std::vector<Finding> checkPictures(const SetupContext& context, const Evaluation& at,
                                    const SeenPictures& seen) {
     std::vector<Finding> all;
+    tellRepeats(seen, all);
     if (!seen.whole.empty())
         tellPulse(context, seen, all);
     for (const auto& patch : seen.patches) {

@@ -44,8 +44,8 @@ inline constexpr Fraction kEndsShare{0.01};
 [[nodiscard]] std::vector<Finding> withPictures(std::vector<Finding> file,
                                                 std::vector<Finding> pictures);
 
-/// What pulses, is exposed otherwise than planned, or has lost a channel that was to be kept; worst
-/// first. Patches whose role is Spare may be lost.
+/// What repeats, pulses, is exposed otherwise than planned, or has lost a channel that was to be
+/// kept; worst first. Patches whose role is Spare may be lost.
 [[nodiscard]] std::vector<Finding> checkPictures(const SetupContext& context, const Evaluation& at,
                                                  const SeenPictures& seen);
 

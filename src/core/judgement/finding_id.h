@@ -223,6 +223,7 @@ enum class FindingId {
     ClipAtLimit,
     ClipShort,
     ClipPartsApart,
+    ClipFramesRepeat,
     ClipPulses,
     ClipExposure,
     ClipChannelEnds,

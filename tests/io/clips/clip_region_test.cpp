@@ -6,6 +6,7 @@
 #include "io/clips/clip_file.h"
 #include "io/clips/clip_region.h"
 #include "io/codec/clip_make.h"
+#include "support/media_tool.h"
 #include "support/sample_shoot.h"
 #include "support/temporary_folder.h"
 
@@ -214,6 +215,22 @@ TEST_F(CardInClips, WhiteIsMeasuredByTheCard) {
     const auto end = encode(context.profile->curve, linearAt(at().clip));
     EXPECT_FALSE(whiteFromCard(context, at(), {end, end, end})) << "a card that is burnt out";
     EXPECT_FALSE(whiteFromCard(context, at(), {Signal(0), Signal(0), Signal(0)}));
+}
+
+// 20 pictures a second brought to 24 by showing some of them twice: four a second, by hand.
+TEST_F(CardInClips, PicturesThatAreRepeatedAreCounted) {
+    sample::mediaTool("-v error -f lavfi -i testsrc2=s=320x180:r=20:d=2 -vf noise=alls=12:allf=t,"
+                      "fps=24 -c:v libx264 -qp 0 -pix_fmt yuv420p " +
+                      (folder / "filled.mov").string());
+    const auto clip = readClip(folder / "filled.mov", ClipDepth::Facts);
+    ASSERT_TRUE(clip) << message(clip.error());
+    const auto pictures = readPictures(folder / "filled.mov", *clip, CodeRange::Legal, {});
+    ASSERT_TRUE(pictures) << message(pictures.error());
+    const auto context = *resolve(shoot, shoot.setups[0]);
+    const auto findings = checkPictures(context, evaluate(context), *pictures);
+    ASSERT_FALSE(findings.empty());
+    EXPECT_EQ(findings[0].id, FindingId::ClipFramesRepeat);
+    EXPECT_EQ(std::get<int>(findings[0].facts[1].value), 8);
 }
 
 TEST_F(CardInClips, NoiseIsThatOfThePixelsAndWhatIsNoClipIsRefused) {

@@ -65,6 +65,10 @@ std::span<const FindingKind> clips() {
          "{clip} does not join {before}",
          "Parts of a take are {frames} frames off by timecode: picture or sound is missing or "
          "doubled there."},
+        {FindingId::ClipFramesRepeat, "clip-frames-repeat", HelpPage::Clips, Topic::Grading,
+         "pictures that do not differ by a single code", "{clip} repeats pictures",
+         "Of {looked} that were looked at {repeated} are the one before again: a body, a converter "
+         "or a copy filled gaps. Look for the original, or shoot it again."},
         {FindingId::ClipPulses, "clip-pulses", HelpPage::Clips, Topic::Camera,
          "discrete Fourier transform of the picture's light", "{clip} pulses at {alias}",
          "{stops##} stop peak to peak from frame to frame{;lamps}. Change the shutter or the rate, "
