@@ -107,6 +107,8 @@ TEST_F(FirstStart, AKindOfBodyAndAFewAnswersGiveAFirstVerdict) {
     EXPECT_FALSE(guessed(CameraFact::Bases) || guessed(CameraFact::Readout));
     EXPECT_TRUE(guessed(CameraFact::Range) && guessed(CameraFact::Heat));
     EXPECT_EQ(window->mine().kit()->cameras.size(), 1u) << "kept for every shoot";
+    window->showView("kit");
+    EXPECT_NE(next().find("Next its own curve"), std::string::npos) << next();
     // A first answer: a scene, its setup, and a verdict that says what it does not know.
     window->showView("brief");
     window->view<BriefView>().beginScene();

@@ -3,6 +3,7 @@
 
 #include "app/views/brief/brief_view.h"
 #include "app/views/bring/bring_view.h"
+#include "app/views/profiles/profiles_view.h"
 
 #include <algorithm>
 
@@ -19,6 +20,13 @@ NextBar::Advice MainWindow::adviceOn(NextThing next) {
         return {tr("First a camera: clips it recorded, lines of its manual or a few questions make "
                    "one."),
                 tr("Bring a camera in"), [this] { showView(QStringLiteral("bring")); }};
+    case NextThing::BringCurve:
+        return {tr("Next its own curve: chosen from the colour library of this machine, or from a "
+                   "file here; a body test measures it."),
+                tr("Choose its curve\u2026"), [this] {
+                    showView(QStringLiteral("profiles"));
+                    view<ProfilesView>().importFromLibrary();
+                }};
     case NextThing::AddSetup:
         return {tr("First a setup: a camera on a scene, with everything it is set to."),
                 tr("Add a setup"), [this] { m_actions.addSetup(); }};

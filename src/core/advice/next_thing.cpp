@@ -4,11 +4,27 @@
 
 namespace bslate {
 
+namespace {
+
+bool readyLooksAlone(const Kit& kit) {
+    return std::all_of(kit.cameras.begin(), kit.cameras.end(), [&](const Camera& camera) {
+        return std::all_of(camera.profiles.begin(), camera.profiles.end(),
+                           [&](const std::string& id) {
+                               const auto* profile = findProfile(kit, id);
+                               return profile && profile->ready;
+                           });
+    });
+}
+
+} // namespace
+
 std::optional<NextThing> nextThing(const Shoot& shoot, Work work) {
     const bool bare = shoot.kit.cameras.empty();
     switch (work) {
     case Work::Kit:
-        return bare ? std::optional(NextThing::BringCamera) : std::nullopt;
+        return bare                         ? std::optional(NextThing::BringCamera)
+               : readyLooksAlone(shoot.kit) ? std::optional(NextThing::BringCurve)
+                                            : std::nullopt;
     case Work::Scenes:
         return shoot.scenes.empty() ? std::optional(NextThing::TypeScene) : std::nullopt;
     case Work::Setups:

@@ -12,6 +12,7 @@ enum class Work { Scenes, Kit, Setups, Days };
 enum class NextThing {
     TypeScene,   ///< a place with its light comes first
     BringCamera, ///< nothing is there to record with
+    BringCurve,  ///< every camera records ready looks alone
     AddSetup,    ///< a scene waits for a camera to look at it
     PlanTakes    ///< setups wait for their day
 };

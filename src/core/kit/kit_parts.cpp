@@ -195,7 +195,7 @@ Kit plainKit() {
     for (const int stops : {1, 2, 3, 4, 6}) {
         // ISO 5800 densities: 0.3 a stop.
         Filter filter;
-        filter.label = {NdTradition::Density, 0.3 * stops};
+        filter.label = {NdTradition::Density, 3 * stops / 10.0};
         filter.name = spell(filter.label);
         filter.id = "nd0" + std::to_string(3 * stops);
         kit.filters.push_back(filter);

@@ -38,6 +38,7 @@ TEST(KitParts, APlainKitIsWholeAndHasNoCamera) {
     // SD Association: V60 and V90 need a UHS-II bus.
     EXPECT_EQ(kit.cards.back().bus, "UHS-II");
     // ISO 5800 neutral densities: 0.3 is a stop within a hundredth.
+    EXPECT_EQ(kit.filters.back().name, "ND1.8");
     for (const auto& filter : kit.filters)
         EXPECT_NEAR(lossOf(filter.label).value(), std::round(lossOf(filter.label).value()), 0.03);
 }

@@ -123,16 +123,30 @@ void BodyQuestions::clear() {
     showOpen();
 }
 
-QString BodyQuestions::open() const {
-    QStringList clauses;
+std::vector<CameraFact> BodyQuestions::unanswered() const {
+    std::vector<CameraFact> facts;
+    const auto& guessed = m_usual.guessed;
     for (const auto fact : kCameraFacts) {
-        const auto& guessed = m_usual.guessed;
         const bool known =
             m_refined && std::find(guessed.begin(), guessed.end(), fact) == guessed.end();
         if (!known && m_answers.find(fact) == m_answers.end())
-            clauses << worded(leftOpen(fact));
+            facts.push_back(fact);
     }
+    return facts;
+}
+
+QString BodyQuestions::open() const {
+    QStringList clauses;
+    for (const auto fact : unanswered())
+        clauses << worded(leftOpen(fact));
     return clauses.join(QStringLiteral("; "));
+}
+
+QString BodyQuestions::unknown() const {
+    QStringList names;
+    for (const auto fact : unanswered())
+        names << worded(nameOfFact(fact));
+    return names.join(QStringLiteral(", "));
 }
 
 void BodyQuestions::showOpen() {

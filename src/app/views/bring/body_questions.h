@@ -29,6 +29,8 @@ public:
     void clear();
     /// What is not judged, or by what is usual, as it stands.
     [[nodiscard]] QString open() const;
+    /// The names of what is not known.
+    [[nodiscard]] QString unknown() const;
 
 signals:
     void changed();
@@ -38,6 +40,7 @@ private:
     void addQuestion(CameraFact fact);
     void answer(CameraFact fact, const QString& text);
     void showOpen();
+    [[nodiscard]] std::vector<CameraFact> unanswered() const;
 
     Camera m_usual;
     bool m_refined = false;

@@ -353,9 +353,9 @@ void BringView::take() {
         return emit refused(messageOf(camera.error()));
     if (!m_actions.putCamera(*camera))
         return;
-    const QString open = m_questions->open();
-    emit told(open.isEmpty() ? tr("%1 is in the kit.").arg(name)
-                             : tr("%1 is in the kit. Left open: %2.").arg(name, open));
+    const QString unknown = m_questions->unknown();
+    emit told(unknown.isEmpty() ? tr("%1 is in the kit.").arg(name)
+                                : tr("%1 is in the kit. Not known of it: %2.").arg(name, unknown));
     beginAgain();
     if (m_keep->isChecked())
         m_mine.keep({{KitPart::Camera, toQt(camera->id)}});

@@ -61,7 +61,7 @@ QString wordsOf(const TableRow& row) {
 
 QString wordsOf(const SeenMode& mode) {
     if (mode.files.empty())
-        return said("As printed or typed: clips would tell its peaks.");
+        return said("As printed, typed or usual: clips would tell its peaks.");
     QStringList parts;
     parts << said("peaks to %1 times its bit rate").arg(toQt(fixedText(mode.peakFactor, 2)));
     if (mode.segment)

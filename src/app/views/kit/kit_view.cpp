@@ -8,7 +8,9 @@
 #include "app/views/kit/sensor_picture.h"
 #include "app/widgets/more_button.h"
 #include "app/widgets/save_path.h"
+#include "core/facts/open_facts.h"
 #include "core/quantity/print.h"
+#include "core/words/wording.h"
 
 #include <QCoreApplication>
 #include <QFileDialog>
@@ -45,6 +47,11 @@ QString summaryOf(const Camera& camera) {
     QString text = parts.join(QStringLiteral(" \u00b7 "));
     if (!rules.isEmpty())
         text += KitView::tr("\nForbids: %1.").arg(rules.join(QStringLiteral("; ")));
+    QStringList unknown;
+    for (const auto fact : camera.guessed)
+        unknown << toQt(reasonOf(nameOfFact(fact), translator()));
+    if (!unknown.isEmpty())
+        text += KitView::tr("\nNot known: %1.").arg(unknown.join(QStringLiteral(", ")));
     return text;
 }
 
