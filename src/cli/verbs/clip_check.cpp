@@ -43,9 +43,8 @@ Result<const Setup*> setupOf(const Shoot& shoot, const ClipCheckOptions& options
 }
 
 // `id=x,y,w,h` of patches the scene has.
-Result<std::vector<io::PatchArea>> patchesFrom(const ClipCheckOptions& options,
-                                               const Scene& scene) {
-    std::vector<io::PatchArea> patches;
+Result<std::vector<PatchArea>> patchesFrom(const ClipCheckOptions& options, const Scene& scene) {
+    std::vector<PatchArea> patches;
     for (const auto& text : options.patches) {
         const auto at = text.find('=');
         const auto id = text.substr(0, at);
@@ -71,7 +70,7 @@ Result<std::vector<Finding>> checkedAll(const ClipCheckOptions& options,
         return patches.error();
     if (options.factsAlone || !clip.picture)
         return findings;
-    const auto seen = io::readPictures(file, clip, context.profile->curve.range, *patches);
+    const auto seen = io::readPictures(file, pictureWish(context, clip.picture->rate, *patches));
     if (!seen)
         output.notes << "bslate: " << message(seen.error()) << "\n";
     else

@@ -8,7 +8,8 @@ namespace {
 
 bool readyLooksAlone(const Kit& kit) {
     return std::all_of(kit.cameras.begin(), kit.cameras.end(), [&](const Camera& camera) {
-        return std::all_of(camera.profiles.begin(), camera.profiles.end(),
+        return !camera.profiles.empty() &&
+               std::all_of(camera.profiles.begin(), camera.profiles.end(),
                            [&](const std::string& id) {
                                const auto* profile = findProfile(kit, id);
                                return profile && profile->ready;

@@ -8,13 +8,6 @@ namespace {
 
 constexpr std::size_t kMostLamps = 4; // told of, the likeliest being the slowest
 
-// Of what the sensor saw: a rate that the camera conforms was captured at another.
-FrameRate capturedAt(const SetupContext& context, FrameRate file) {
-    const bool conformed =
-        isOffSpeed(*context.mode, context.setup->rate) && file == context.shoot->brief.rate;
-    return conformed ? context.setup->rate : file;
-}
-
 const PatchPlacement* placementOf(const Evaluation& at, const std::string& patch) {
     const auto found = std::find_if(at.patches.begin(), at.patches.end(),
                                     [&](const PatchPlacement& one) { return one.id == patch; });
@@ -41,32 +34,25 @@ Finding told(FindingId id, Severity severity, const std::string& file, Facts fac
     return finding;
 }
 
-// A recorded picture has noise of its own; one that differs from the last in nothing is that one.
 void tellRepeats(const SeenPictures& seen, std::vector<Finding>& all) {
-    const auto repeated = static_cast<int>(
-        std::count_if(seen.whole.begin(), seen.whole.end(), [](const RegionFrame& frame) {
-            return frame.noise && !(*frame.noise > Signal(0));
-        }));
-    const auto looked = static_cast<int>(seen.whole.size());
-    if (repeated > 0 && 2 * repeated < looked)
+    if (seen.repeated > 0 && 2 * seen.repeated < seen.looked)
         all.push_back(told(FindingId::ClipFramesRepeat, Severity::Fault, seen.file,
-                           {{"repeated", repeated}, {"looked", looked}}));
+                           {{"repeated", seen.repeated}, {"looked", seen.looked}}));
 }
 
 void tellPulse(const SetupContext& context, const SeenPictures& seen, std::vector<Finding>& all) {
-    const auto rate = capturedAt(context, seen.rate);
-    const auto pulse = pulseOf(seen.whole, context.profile->curve, rate, kSlowestPulse);
+    const auto& pulse = seen.pulse;
     if (!pulse || pulse->share < kPulseShare)
         return;
     ReasonList lamps;
-    auto agreeing = agreeingLamps(*pulse, rate, context.area->readout);
+    auto agreeing = agreeingLamps(*pulse, seen.rate, context.area->readout);
     if (agreeing.size() > kMostLamps)
         agreeing.resize(kMostLamps);
     ReasonList names;
     for (const auto lamp : agreeing)
         names.all.push_back({"clip-lamp", {{"lamp", lamp}}});
     if (!agreeing.empty())
-        lamps.all.push_back({"clip-lamps", {{"lamps", names}, {"rate", rate}}});
+        lamps.all.push_back({"clip-lamps", {{"lamps", names}, {"rate", seen.rate}}});
     if (pulse->bands)
         lamps.all.push_back(
             {"clip-bands",
@@ -119,6 +105,25 @@ void tellEnds(const SetupContext& context, const Evaluation& at, const std::stri
 
 } // namespace
 
+SeenPictures seenIn(std::span<const RegionFrame> whole, const Curve& curve, FrameRate rate) {
+    SeenPictures seen;
+    seen.rate = rate;
+    seen.looked = static_cast<int>(whole.size());
+    seen.repeated =
+        static_cast<int>(std::count_if(whole.begin(), whole.end(), [](const RegionFrame& frame) {
+            return frame.noise && !(*frame.noise > Signal(0));
+        }));
+    seen.pulse = pulseOf(whole, curve, rate, kSlowestPulse);
+    return seen;
+}
+
+PictureWish pictureWish(const SetupContext& context, FrameRate file,
+                        std::vector<PatchArea> patches) {
+    const bool conformed =
+        isOffSpeed(*context.mode, context.setup->rate) && file == context.shoot->brief.rate;
+    return {context.profile->curve, conformed ? context.setup->rate : file, std::move(patches)};
+}
+
 std::optional<Stops> offPlan(const SetupContext& context, const Evaluation& at,
                              const SeenPatch& seen) {
     const auto* patch = placementOf(at, seen.patch);
@@ -142,8 +147,7 @@ std::vector<Finding> checkPictures(const SetupContext& context, const Evaluation
                                    const SeenPictures& seen) {
     std::vector<Finding> all;
     tellRepeats(seen, all);
-    if (!seen.whole.empty())
-        tellPulse(context, seen, all);
+    tellPulse(context, seen, all);
     for (const auto& patch : seen.patches) {
         tellExposure(context, at, seen.file, patch, all);
         tellEnds(context, at, seen.file, patch, all);

@@ -3,6 +3,7 @@
 #include "core/clip/region_series.h"
 #include "core/facts/evaluation.h"
 #include "core/facts/setup_context.h"
+#include "core/frame/image.h"
 #include "core/judgement/finding.h"
 
 #include <string>
@@ -20,10 +21,35 @@ struct SeenPatch {
 
 struct SeenPictures {
     std::string file;
-    FrameRate rate;                 ///< of the file
-    std::vector<RegionFrame> whole; ///< of all of the picture, with strips; may be empty
+    FrameRate rate;                   ///< the pictures were captured at
+    int looked = 0;                   ///< pictures of the clip that were looked at
+    int repeated = 0;                 ///< of those, the ones that differ from the last in nothing
+    std::optional<RegionPulse> pulse; ///< of all of the picture
     std::vector<SeenPatch> patches;
 };
+
+/// What all of the picture over time tells, for a clip captured at this rate with this curve. A
+/// recorded picture has noise of its own; one without any is the last one again.
+[[nodiscard]] SeenPictures seenIn(std::span<const RegionFrame> whole, const Curve& curve,
+                                  FrameRate rate);
+
+/// A place of a picture that shows a patch of the scene.
+struct PatchArea {
+    std::string patch; ///< id
+    PictureArea area;
+    friend bool operator==(const PatchArea&, const PatchArea&) = default;
+};
+
+/// How a clip's pictures are to be looked at for a setup.
+struct PictureWish {
+    Curve curve;
+    FrameRate captured;
+    std::vector<PatchArea> patches; ///< at most 15 are looked at
+    friend bool operator==(const PictureWish&, const PictureWish&) = default;
+};
+/// By the setup's curve; a rate that the camera conforms was captured at the setup's.
+[[nodiscard]] PictureWish pictureWish(const SetupContext& context, FrameRate file,
+                                      std::vector<PatchArea> patches);
 
 /// Exposure that is off by more than this is told: a third of a stop.
 inline constexpr Stops kOffPlan{1.0 / 3};

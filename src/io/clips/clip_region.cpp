@@ -107,28 +107,24 @@ Result<std::vector<ReadRegion>> readRegions(const std::filesystem::path& path,
     return regions;
 }
 
-Result<SeenPictures> readPictures(const std::filesystem::path& path, const ClipFacts& clip,
-                                  CodeRange range, std::span<const PatchArea> patches,
+Result<SeenPictures> readPictures(const std::filesystem::path& path, const PictureWish& asked,
                                   const KeepGoing& keepGoing) {
     constexpr std::size_t kLooked = 240;
     RegionWish wish;
     wish.areas = {{0, 0, 1, 1}};
-    for (const auto& patch : patches)
+    for (const auto& patch : asked.patches)
         if (wish.areas.size() < kMostRegions)
             wish.areas.push_back(patch.area);
     wish.frames = kLooked;
     wish.strips = true;
-    wish.range = range;
+    wish.range = asked.curve.range;
     auto regions = readRegions(path, wish, keepGoing);
     if (!regions)
         return regions.error();
-    SeenPictures seen;
-    seen.file = clip.file;
-    if (clip.picture)
-        seen.rate = clip.picture->rate;
-    seen.whole = std::move(regions->front().frames);
+    auto seen = seenIn(regions->front().frames, asked.curve, asked.captured);
+    seen.file = path.filename().string();
     for (std::size_t i = 1; i < regions->size(); ++i)
-        seen.patches.push_back({patches[i - 1].patch, std::move((*regions)[i].frames),
+        seen.patches.push_back({asked.patches[i - 1].patch, std::move((*regions)[i].frames),
                                 std::move((*regions)[i].counts)});
     return seen;
 }

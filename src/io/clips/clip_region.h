@@ -2,15 +2,12 @@
 
 #include "core/base/keep_going.h"
 #include "core/base/result.h"
-#include "core/clip/clip_facts.h"
 #include "core/clip/picture_check.h"
 #include "core/clip/region_series.h"
 #include "core/frame/image.h"
 #include "io/stills/still.h"
 
 #include <filesystem>
-#include <span>
-#include <string>
 
 namespace bslate::io {
 
@@ -39,18 +36,10 @@ struct RegionWish {
                                                           const RegionWish& wish,
                                                           const KeepGoing& keepGoing = {});
 
-/// A place of a picture that shows a patch of the scene.
-struct PatchArea {
-    std::string patch; ///< id
-    PictureArea area;
-    friend bool operator==(const PatchArea&, const PatchArea&) = default;
-};
-
 /// What the check of a clip's pictures looks at: all of the picture with strips, and the places of
-/// patches, at most 15; of a long clip its first 240 frames. Fails as readRegion() does.
+/// patches; of a long clip its first 240 frames. Fails as readRegion() does.
 [[nodiscard]] Result<SeenPictures> readPictures(const std::filesystem::path& path,
-                                                const ClipFacts& clip, CodeRange range,
-                                                std::span<const PatchArea> patches,
+                                                const PictureWish& wish,
                                                 const KeepGoing& keepGoing = {});
 
 /// A place of a clip's pictures over time, through the helper; of a long clip its first 5000.

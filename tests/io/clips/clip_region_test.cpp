@@ -45,7 +45,7 @@ public:
         const auto clip = readClip(folder / "seen.mov", ClipDepth::Facts);
         EXPECT_TRUE(clip) << message(clip.error());
         const auto pictures =
-            readPictures(folder / "seen.mov", *clip, context->profile->curve.range, patches);
+            readPictures(folder / "seen.mov", pictureWish(*context, clip->picture->rate, patches));
         EXPECT_TRUE(pictures) << message(pictures.error());
         return pictures ? *pictures : SeenPictures{};
     }
@@ -115,7 +115,7 @@ TEST_F(CardInClips, PulsingOfAPictureIsFoundByItsStripsAndItsLampByTheBands) {
     wish.pulsing = true;
     wish.length = Seconds(4);
     const auto made = seen({});
-    const auto pulse = pulseOf(made.whole, shoot.kit.profiles[0].curve, made.rate, Hertz(1));
+    const auto& pulse = made.pulse;
     ASSERT_TRUE(pulse);
     EXPECT_NEAR(pulse->alias.value(), 4, 0.05);
     EXPECT_NEAR(pulse->peakToPeak.value(), 0.114, 0.012);
@@ -224,9 +224,10 @@ TEST_F(CardInClips, PicturesThatAreRepeatedAreCounted) {
                       (folder / "filled.mov").string());
     const auto clip = readClip(folder / "filled.mov", ClipDepth::Facts);
     ASSERT_TRUE(clip) << message(clip.error());
-    const auto pictures = readPictures(folder / "filled.mov", *clip, CodeRange::Legal, {});
-    ASSERT_TRUE(pictures) << message(pictures.error());
     const auto context = *resolve(shoot, shoot.setups[0]);
+    const auto pictures =
+        readPictures(folder / "filled.mov", pictureWish(context, clip->picture->rate, {}));
+    ASSERT_TRUE(pictures) << message(pictures.error());
     const auto findings = checkPictures(context, evaluate(context), *pictures);
     ASSERT_FALSE(findings.empty());
     EXPECT_EQ(findings[0].id, FindingId::ClipFramesRepeat);

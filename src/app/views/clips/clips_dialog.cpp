@@ -193,7 +193,7 @@ void ClipsDialog::check(Entry& entry) {
     if (!context)
         return;
     entry.findings = checkClip(*context, *entry.clip);
-    lookAtPictures(entry);
+    lookAtPictures(entry, *context);
     if (entry.seen)
         entry.findings = withPictures(std::move(entry.findings),
                                       checkPictures(*context, evaluate(*context), *entry.seen));

@@ -52,15 +52,15 @@ private:
         std::optional<ClipFacts> clip;
         QString setup; ///< id; empty: none
         bool byHand = false;
-        std::vector<io::PatchArea> marks;
+        std::vector<PatchArea> marks;
         std::optional<SeenPictures> seen;
-        QString lookedAs; ///< the range and marks it was looked at with
-        QString unseen;   ///< why its pictures could not be looked at
+        std::optional<PictureWish> wish; ///< it was, or is being, looked at so
+        QString unseen;                  ///< why its pictures could not be looked at
         std::vector<Finding> findings;
     };
 
     void build();
-    void lookAtPictures(Entry& entry);
+    void lookAtPictures(Entry& entry, const SetupContext& context);
     [[nodiscard]] QString placesOf(const Entry& entry) const;
     void takeClip(const QString& path, const ClipReading::Clip& clip);
     void checkAll();

@@ -9,45 +9,34 @@
 namespace bslate::app {
 
 // Once for each way of looking: as the setup's curve spans its codes, and at these places.
-void ClipsDialog::lookAtPictures(Entry& entry) {
-    const auto* setup = findSetup(m_document.shoot(), fromQt(entry.setup));
-    const auto* profile = setup ? findProfile(m_document.shoot().kit, setup->profile) : nullptr;
-    if (!entry.clip || !entry.clip->picture || !profile)
+void ClipsDialog::lookAtPictures(Entry& entry, const SetupContext& context) {
+    if (!entry.clip->picture)
         return;
-    const auto range = profile->curve.range;
-    QString wanted = QString::number(static_cast<int>(range));
-    for (const auto& mark : entry.marks)
-        wanted += QStringLiteral(" %1 %2 %3 %4 %5")
-                      .arg(toQt(mark.patch))
-                      .arg(mark.area.x)
-                      .arg(mark.area.y)
-                      .arg(mark.area.width)
-                      .arg(mark.area.height);
-    if (wanted == entry.lookedAs)
+    const auto wish = pictureWish(context, entry.clip->picture->rate, entry.marks);
+    if (entry.wish == wish)
         return;
-    entry.lookedAs = wanted;
-    m_looking.add(entry.path,
-                  [path = entry.path, clip = *entry.clip, range, marks = entry.marks, wanted,
-                   this](const KeepGoing& keepGoing) -> BackgroundJob::Then {
-                      const auto seen = std::make_shared<const Result<SeenPictures>>(
-                          io::readPictures(path.toStdString(), clip, range, marks, keepGoing));
-                      return [this, seen, path, wanted] {
-                          for (auto& one : m_entries)
-                              if (one.path == path && one.lookedAs == wanted) {
-                                  one.seen = *seen ? std::optional(**seen) : std::nullopt;
-                                  one.unseen = *seen ? QString() : messageOf(seen->error());
-                              }
-                          checkAll();
-                      };
-                  });
+    entry.wish = wish;
+    m_looking.add(
+        entry.path,
+        [path = entry.path, wish, this](const KeepGoing& keepGoing) -> BackgroundJob::Then {
+            const auto seen = std::make_shared<const Result<SeenPictures>>(
+                io::readPictures(path.toStdString(), wish, keepGoing));
+            return [this, seen, path, wish] {
+                for (auto& one : m_entries)
+                    if (one.path == path && one.wish == wish) {
+                        one.seen = *seen ? std::optional(**seen) : std::nullopt;
+                        one.unseen = *seen ? QString() : messageOf(seen->error());
+                    }
+                checkAll();
+            };
+        });
 }
 
 void ClipsDialog::mark(const QString& patch, const PictureArea& area) {
     auto* entry = chosen();
     if (!entry)
         return;
-    std::erase_if(entry->marks,
-                  [&](const io::PatchArea& one) { return one.patch == fromQt(patch); });
+    std::erase_if(entry->marks, [&](const PatchArea& one) { return one.patch == fromQt(patch); });
     entry->marks.push_back({fromQt(patch), area});
     checkAll();
 }
@@ -73,7 +62,7 @@ QString ClipsDialog::placesOf(const Entry& entry) const {
     if (!entry.unseen.isEmpty())
         return tr("pictures: %1").arg(entry.unseen);
     if (!context || !entry.seen)
-        return entry.lookedAs.isEmpty() ? QString() : tr("pictures: not looked at yet");
+        return !entry.wish ? QString() : tr("pictures: not looked at yet");
     QStringList places;
     for (const auto& patch : entry.seen->patches) {
         const auto* own = findById(context->scene->patches, patch.patch);
@@ -81,7 +70,7 @@ QString ClipsDialog::placesOf(const Entry& entry) const {
             places << tr("%1 %2 stop from the plan").arg(toQt(own->name), toQt(print(*off)));
     }
     return tr("pictures: looked at %1; %2")
-        .arg(entry.seen->whole.size())
+        .arg(entry.seen->looked)
         .arg(places.isEmpty() ? tr("no patch is marked") : places.join(QStringLiteral(", ")));
 }
 
