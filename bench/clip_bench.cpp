@@ -56,6 +56,16 @@ void cardOfUhd(benchmark::State& state) {
 }
 BENCHMARK(cardOfUhd)->Unit(benchmark::kMillisecond)->UseRealTime();
 
+// What the check of a clip looks at: all of each picture, in strips, and the pulse found in them.
+void picturesOfUhd(benchmark::State& state) {
+    const auto clip = uhd();
+    const PictureWish wish{bt709(), FrameRate(Rational(24, 1)), {}};
+    for (auto _ : state)
+        if (!io::readPictures(clip, wish))
+            return state.SkipWithError("not looked at");
+}
+BENCHMARK(picturesOfUhd)->Unit(benchmark::kMillisecond)->UseRealTime();
+
 void decodingOfUhd(benchmark::State& state) {
     const auto command = "ffmpeg -v error -nostdin -i " + uhd() + " -f null -";
     for (auto _ : state)

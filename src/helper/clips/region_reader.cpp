@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <cstdint>
 #include <vector>
 
 namespace bslate::helper {
@@ -12,8 +13,13 @@ namespace {
 // Pixels of a plane that a place covers; one at least.
 struct Box {
     int left, top, right, bottom;
-    [[nodiscard]] double count() const { return double(right - left) * (bottom - top); }
 };
+
+// Of a tall place every second row, every third, ...: as many as tell its means and its noise.
+int rowStep(const Box& box) {
+    constexpr int kEnoughRows = 144;
+    return std::max(1, (box.bottom - box.top) / kEnoughRows);
+}
 
 Box boxOf(const PictureArea& area, int width, int height) {
     const auto from = [](double share, int size) {
@@ -27,6 +33,7 @@ Box boxOf(const PictureArea& area, int width, int height) {
     return box;
 }
 
+constexpr double kCountedShare = 0.5;   // of the picture
 constexpr std::size_t kCountEvery = 24; // frames whose pixels are counted
 
 // ITU-R BT.709-6 and BT.2020-2, item 3.
@@ -41,7 +48,8 @@ public:
     RegionReader(const PictureArea& area, AVRational tick, bool strips)
         : m_area(area)
         , m_tick(tick)
-        , m_strips(strips) {}
+        , m_strips(strips)
+        , m_counts(area.width * area.height < kCountedShare) {}
 
     Outcome take(const AVFrame& frame) {
         if (const auto problem = problemWithPlanes(frame))
@@ -57,19 +65,17 @@ public:
         code.seconds = time != AV_NOPTS_VALUE ? static_cast<double>(time) * av_q2d(m_tick) : 0;
         const int half[] = {-((-frame.width) >> told->log2_chroma_w),
                             -((-frame.height) >> told->log2_chroma_h)};
-        for (int plane = 0; plane < 3; ++plane) {
-            const auto box = plane == 0 ? boxOf(m_area, frame.width, frame.height)
-                                        : boxOf(m_area, half[0], half[1]);
-            double sum = 0;
-            for (int y = box.top; y < box.bottom; ++y)
-                for (int x = box.left; x < box.right; ++x)
-                    sum += planeCode(frame, plane, x, y, bytes);
-            code.means[static_cast<std::size_t>(plane)] = sum / box.count();
+        if (bytes)
+            readLuma<std::uint8_t>(frame, code);
+        else
+            readLuma<std::uint16_t>(frame, code);
+        for (int plane = 1; plane < 3; ++plane) {
+            const auto box = boxOf(m_area, half[0], half[1]);
+            code.means[static_cast<std::size_t>(plane)] =
+                bytes ? meanOf<std::uint8_t>(frame, plane, box)
+                      : meanOf<std::uint16_t>(frame, plane, box);
         }
-        code.noise = noiseOf(frame, bytes);
-        if (m_strips)
-            code.strips = stripsOf(frame, bytes);
-        if (m_codes.frames.size() % kCountEvery == 0)
+        if (m_counts && m_codes.frames.size() % kCountEvery == 0)
             count(frame, *told, bytes);
         m_codes.frames.push_back(code);
         return Done{};
@@ -77,26 +83,100 @@ public:
     [[nodiscard]] io::RegionCodes& codes() { return m_codes; }
 
 private:
-    [[nodiscard]] std::vector<double> stripsOf(const AVFrame& frame, bool bytes) const {
+    template<class Code>
+    [[nodiscard]] static const Code* rowOf(const AVFrame& frame, int plane, int y) {
+        return reinterpret_cast<const Code*>(frame.data[plane] + static_cast<std::ptrdiff_t>(y) *
+                                                                     frame.linesize[plane]);
+    }
+
+    template<class Code>
+    [[nodiscard]] static double meanOf(const AVFrame& frame, int plane, const Box& box) {
+        std::uint64_t sum = 0;
+        const int every = rowStep(box);
+        int rows = 0;
+        for (int y = box.top; y < box.bottom; y += every, ++rows)
+            sum += rowSum(rowOf<Code>(frame, plane, y), box.left, box.right);
+        return static_cast<double>(sum) / (double(rows) * (box.right - box.left));
+    }
+
+    // In 32 bits: a row holds no more than 16384 codes of 16 bits.
+    template<class Code>
+    [[nodiscard]] static std::uint32_t rowSum(const Code* row, int left, int right) {
+        std::uint32_t sum = 0;
+        for (int x = left; x < right; ++x)
+            sum += row[x];
+        return sum;
+    }
+
+    // Means of the place and of its strips, and how much a pixel differs from the last picture:
+    // what the two means differ by is no noise. All in one pass.
+    template<class Code>
+    void readLuma(const AVFrame& frame, io::RegionCode& code) {
         const auto box = boxOf(m_area, frame.width, frame.height);
-        const int rows = box.bottom - box.top, wide = box.right - box.left;
+        const int every = rowStep(box);
+        const int rows = (box.bottom - box.top + every - 1) / every, wide = box.right - box.left;
+        const double count = double(rows) * wide;
         constexpr int columns = static_cast<int>(io::kRegionColumns);
-        std::vector<double> strips;
-        const int wanted = std::min(rows, static_cast<int>(io::kRegionStrips));
-        for (int strip = 0; strip < wanted; ++strip) {
-            const int top = box.top + rows * strip / wanted;
-            const int bottom = box.top + rows * (strip + 1) / wanted;
-            for (int column = 0; column < columns; ++column) {
-                const int left = box.left + wide * column / columns;
-                const int right = std::max(left + 1, box.left + wide * (column + 1) / columns);
-                double sum = 0;
-                for (int y = top; y < bottom; ++y)
-                    for (int x = left; x < right; ++x)
-                        sum += planeCode(frame, 0, x, y, bytes);
-                strips.push_back(sum / (double(bottom - top) * (right - left)));
+        const int strips = m_strips ? std::min(rows, static_cast<int>(io::kRegionStrips)) : 1;
+        std::vector<double> sums(static_cast<std::size_t>(strips * columns));
+        const bool comparable =
+            m_last.size() == static_cast<std::size_t>(rows) * static_cast<std::size_t>(wide);
+        m_last.resize(static_cast<std::size_t>(rows) * static_cast<std::size_t>(wide));
+        std::int64_t difference = 0, squares = 0;
+        double all = 0;
+        for (int y = 0; y < rows; ++y) {
+            const auto* row = rowOf<Code>(frame, 0, box.top + y * every) + box.left;
+            const int strip = y * strips / rows;
+            for (int c = 0; c < columns; ++c) {
+                const int left = wide * c / columns, right = wide * (c + 1) / columns;
+                const double sum = rowSum(row, left, right);
+                sums[static_cast<std::size_t>(strip * columns + c)] += sum;
+                all += sum;
             }
+            auto* last =
+                m_last.data() + static_cast<std::size_t>(y) * static_cast<std::size_t>(wide);
+            if (comparable)
+                compare(row, last, wide, difference, squares);
+            std::copy(row, row + wide, last);
         }
-        return strips;
+        code.means[0] = all / count;
+        if (comparable) {
+            const double mean = static_cast<double>(difference) / count;
+            code.noise =
+                std::sqrt(std::max(0.0, static_cast<double>(squares) / count - mean * mean) / 2);
+        }
+        if (m_strips)
+            code.strips = meansOf(sums, wide, rows, strips);
+    }
+
+    template<class Code>
+    static void compare(const Code* row, const std::uint16_t* last, int wide,
+                        std::int64_t& difference, std::int64_t& squares) {
+        std::int32_t sum = 0;
+        std::uint64_t own = 0;
+        for (int x = 0; x < wide; ++x) {
+            const std::int32_t off = static_cast<std::int32_t>(row[x]) - last[x];
+            sum += off;
+            const auto size = static_cast<std::uint32_t>(off < 0 ? -off : off);
+            own += size * size; // of 16 bits no more than 32
+        }
+        difference += sum;
+        squares += static_cast<std::int64_t>(own);
+    }
+
+    [[nodiscard]] static std::vector<double> meansOf(std::vector<double> sums, int wide, int rows,
+                                                     int strips) {
+        constexpr int columns = static_cast<int>(io::kRegionColumns);
+        std::vector<int> heights(static_cast<std::size_t>(strips));
+        for (int y = 0; y < rows; ++y)
+            ++heights[static_cast<std::size_t>(y * strips / rows)];
+        for (int strip = 0; strip < strips; ++strip)
+            for (int c = 0; c < columns; ++c) {
+                const int left = wide * c / columns, right = wide * (c + 1) / columns;
+                sums[static_cast<std::size_t>(strip * columns + c)] /=
+                    double(std::max(1, right - left)) * heights[static_cast<std::size_t>(strip)];
+            }
+        return sums;
     }
 
     // Red, green and blue of each pixel, by their step of the codes.
@@ -128,33 +208,12 @@ private:
             }
     }
 
-    // Of luma, against the last picture: what the two means differ by is no noise.
-    double noiseOf(const AVFrame& frame, bool bytes) {
-        const auto box = boxOf(m_area, frame.width, frame.height);
-        std::vector<int> now;
-        now.reserve(static_cast<std::size_t>(box.count()));
-        for (int y = box.top; y < box.bottom; ++y)
-            for (int x = box.left; x < box.right; ++x)
-                now.push_back(planeCode(frame, 0, x, y, bytes));
-        double sum = 0, squares = 0;
-        const bool comparable = m_last.size() == now.size();
-        for (std::size_t i = 0; comparable && i < now.size(); ++i) {
-            const double difference = now[i] - m_last[i];
-            sum += difference;
-            squares += difference * difference;
-        }
-        const auto count = static_cast<double>(now.size());
-        m_last = std::move(now);
-        if (!comparable)
-            return -1;
-        return std::sqrt(std::max(0.0, squares / count - sum / count * (sum / count)) / 2);
-    }
-
     PictureArea m_area;
     AVRational m_tick;
     bool m_strips;
     io::RegionCodes m_codes;
-    std::vector<int> m_last;
+    std::vector<std::uint16_t> m_last;
+    bool m_counts; // of all of the picture nobody asks
 };
 
 } // namespace
