@@ -109,16 +109,33 @@ struct Line {
     double frequency = 0, amplitude = 0; // cycles a frame; of a cosine
 };
 
+// A vector that turns by the same angle each step.
+struct Turning {
+    double x = 1, y = 0, dx, dy;
+
+    Turning(double angle, double from)
+        : x(std::cos(from))
+        , y(std::sin(from))
+        , dx(std::cos(angle))
+        , dy(std::sin(angle)) {}
+    void step() {
+        const double next = x * dx - y * dy;
+        y = x * dy + y * dx;
+        x = next;
+    }
+};
+
 double amplitudeAt(std::span<const double> values, double cycles) {
     double real = 0, imaginary = 0, weights = 0;
-    const auto count = static_cast<double>(values.size());
-    for (std::size_t i = 0; i < values.size(); ++i) {
-        const double at = static_cast<double>(i);
-        const double turn = 2 * std::numbers::pi * cycles * at;
-        const double window = 1 - std::cos(2 * std::numbers::pi * (at + 0.5) / count); // Hann
-        real += window * values[i] * std::cos(turn);
-        imaginary += window * values[i] * std::sin(turn);
-        weights += window;
+    const double bin = 2 * std::numbers::pi / static_cast<double>(values.size());
+    Turning line(2 * std::numbers::pi * cycles, 0), window(bin, bin / 2);
+    for (const double value : values) {
+        const double weight = 1 - window.x; // Hann
+        real += weight * value * line.x;
+        imaginary += weight * value * line.y;
+        weights += weight;
+        line.step();
+        window.step();
     }
     const double both = cycles > 0.499 ? 1 : 2; // at half the rate the line meets its mirror
     return both * std::hypot(real, imaginary) / weights;
