@@ -31,10 +31,10 @@ QDialog* shown(QDialog* dialog) {
 
 constexpr Sheet kSheets[] = {
     {"compare", [](MainWindow& w) { return w.compareSetups(); }, "4A"},
-    {"clips", [](MainWindow& w) -> QDialog* { return w.checkClips({}); }, nullptr},
+    {"clips", [](MainWindow& w) -> QDialog* { return w.checkClips({}); }, "2A"},
     {"card", [](MainWindow& w) { return shown(w.makeCard()); }, "5A"},
-    {"pack-list", [](MainWindow& w) { return shown(w.makePackList()); }, ""},
-    {"bank-card", [](MainWindow& w) { return shown(w.makeBankCard("bank-card")); }, "4A"},
+    {"pack-list", [](MainWindow& w) { return shown(w.makePackList()); }, nullptr},
+    {"bank-card", [](MainWindow& w) { return shown(w.makeBankCard("bank-card")); }, nullptr},
     {"control-card", [](MainWindow& w) { return shown(w.makeBankCard("control-card")); }, nullptr},
     {"preroll-card", [](MainWindow& w) { return shown(w.makeBankCard("preroll-card")); }, "3A"},
     {"record-card", [](MainWindow& w) { return shown(w.makeBankCard("record-card")); }, nullptr},

@@ -1,12 +1,15 @@
 #include "app/shell/shot.h"
 
+#include "app/shell/demo_clips.h"
 #include "app/shell/main_window.h"
 #include "app/shell/sheets.h"
 #include "app/shell/verdict_panel.h"
+#include "app/views/clips/clips_dialog.h"
 
 #include <QApplication>
 #include <QDialog>
 #include <QPixmap>
+#include <QTemporaryDir>
 
 #include <iostream>
 
@@ -33,8 +36,13 @@ QWidget* viewWidget(MainWindow& window, const QString& view) {
     return sheet ? sheet->show(window) : nullptr;
 }
 
-// What somebody has done on a page by then.
-void prepare(const MainWindow& window, const QString& view) {
+// What somebody has done on a page, or with a sheet, by then.
+void prepare(MainWindow& window, const QString& view, const QTemporaryDir& folder) {
+    if (view == QStringLiteral("clips")) {
+        auto* dialog = window.checkClips(makeDemoClips(window, folder));
+        dialog->settle();
+        dialog->choose(QStringLiteral("3A_take1.mov"));
+    }
     for (const auto& step : window.steps())
         for (const auto& page : step.pages)
             if (page.view == view && !page.shots.empty() && page.shots.front().prepare)
@@ -74,7 +82,8 @@ bool takeShot(MainWindow& window, const Shot& shot) {
                   << "\"; expected " << viewNames(window).join(", ").toStdString() << "\n";
         return false;
     }
-    prepare(window, shot.view);
+    const QTemporaryDir folder;
+    prepare(window, shot.view, folder);
     window.document().verdicts().settle();
     window.verdict().refresh();
     settle();

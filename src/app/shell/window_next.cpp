@@ -1,6 +1,7 @@
 // What comes first on a shoot that is still empty: the words and deeds of NextBar.
 #include "app/shell/main_window.h"
 
+#include "app/shell/step_bar.h"
 #include "app/views/brief/brief_view.h"
 #include "app/views/bring/bring_view.h"
 #include "app/views/profiles/profiles_view.h"

@@ -228,6 +228,7 @@ std::optional<std::vector<double>> trackOfStrip(std::span<const RegionFrame> fra
     std::vector<double> track{0};
     for (std::size_t i = 1; i < frames.size(); ++i) {
         std::vector<double> steps;
+        steps.reserve(columns.size());
         for (const auto& column : columns)
             steps.push_back(column[i] - column[i - 1]);
         track.push_back(track.back() + middleOf(std::move(steps)));

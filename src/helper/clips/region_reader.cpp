@@ -99,6 +99,11 @@ private:
         return static_cast<double>(sum) / (double(rows) * (box.right - box.left));
     }
 
+    [[nodiscard]] static std::size_t placeOf(int strip, int column) {
+        return static_cast<std::size_t>(strip) * io::kRegionColumns +
+               static_cast<std::size_t>(column);
+    }
+
     // In 32 bits: a row holds no more than 16384 codes of 16 bits.
     template<class Code>
     [[nodiscard]] static std::uint32_t rowSum(const Code* row, int left, int right) {
@@ -118,7 +123,7 @@ private:
         const double count = double(rows) * wide;
         constexpr int columns = static_cast<int>(io::kRegionColumns);
         const int strips = m_strips ? std::min(rows, static_cast<int>(io::kRegionStrips)) : 1;
-        std::vector<double> sums(static_cast<std::size_t>(strips * columns));
+        std::vector<double> sums(placeOf(strips, 0));
         const bool comparable =
             m_last.size() == static_cast<std::size_t>(rows) * static_cast<std::size_t>(wide);
         m_last.resize(static_cast<std::size_t>(rows) * static_cast<std::size_t>(wide));
@@ -130,7 +135,7 @@ private:
             for (int c = 0; c < columns; ++c) {
                 const int left = wide * c / columns, right = wide * (c + 1) / columns;
                 const double sum = rowSum(row, left, right);
-                sums[static_cast<std::size_t>(strip * columns + c)] += sum;
+                sums[placeOf(strip, c)] += sum;
                 all += sum;
             }
             auto* last =
@@ -158,7 +163,8 @@ private:
             const std::int32_t off = static_cast<std::int32_t>(row[x]) - last[x];
             sum += off;
             const auto size = static_cast<std::uint32_t>(off < 0 ? -off : off);
-            own += size * size; // of 16 bits no more than 32
+            const std::uint32_t square = size * size; // of 16 bits no more than 32
+            own += square;
         }
         difference += sum;
         squares += static_cast<std::int64_t>(own);
@@ -173,7 +179,7 @@ private:
         for (int strip = 0; strip < strips; ++strip)
             for (int c = 0; c < columns; ++c) {
                 const int left = wide * c / columns, right = wide * (c + 1) / columns;
-                sums[static_cast<std::size_t>(strip * columns + c)] /=
+                sums[placeOf(strip, c)] /=
                     double(std::max(1, right - left)) * heights[static_cast<std::size_t>(strip)];
             }
         return sums;
@@ -237,6 +243,7 @@ Result<std::vector<io::RegionCodes>> regionsOf(AVFormatContext& clip,
         readers.emplace_back(area, stream->time_base, question.strips);
     const auto codes = [&] {
         std::vector<io::RegionCodes> all;
+        all.reserve(readers.size());
         for (auto& reader : readers)
             all.push_back(std::move(reader.codes()));
         return all;

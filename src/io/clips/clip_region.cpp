@@ -118,14 +118,15 @@ Result<SeenPictures> readPictures(const std::filesystem::path& path, const Pictu
     wish.frames = kLooked;
     wish.strips = true;
     wish.range = asked.curve.range;
-    auto regions = readRegions(path, wish, keepGoing);
-    if (!regions)
-        return regions.error();
-    auto seen = seenIn(regions->front().frames, asked.curve, asked.captured);
+    auto read = readRegions(path, wish, keepGoing);
+    if (!read)
+        return read.error();
+    auto regions = *std::move(read);
+    auto seen = seenIn(regions.front().frames, asked.curve, asked.captured);
     seen.file = path.filename().string();
-    for (std::size_t i = 1; i < regions->size(); ++i)
-        seen.patches.push_back({asked.patches[i - 1].patch, std::move((*regions)[i].frames),
-                                std::move((*regions)[i].counts)});
+    for (std::size_t i = 1; i < regions.size(); ++i)
+        seen.patches.push_back({asked.patches[i - 1].patch, std::move(regions[i].frames),
+                                std::move(regions[i].counts)});
     return seen;
 }
 
@@ -134,10 +135,11 @@ Result<ReadRegion> readRegion(const std::filesystem::path& path, const PictureAr
     RegionWish wish;
     wish.areas = {area};
     wish.range = range;
-    auto regions = readRegions(path, wish, keepGoing);
-    if (!regions)
-        return regions.error();
-    return std::move(regions->front());
+    auto read = readRegions(path, wish, keepGoing);
+    if (!read)
+        return read.error();
+    auto regions = *std::move(read);
+    return std::move(regions.front());
 }
 
 } // namespace bslate::io

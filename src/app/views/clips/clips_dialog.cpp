@@ -85,6 +85,7 @@ void ClipsDialog::build() {
     m_list->setHeaderLabels({tr("Clip"), tr("Setup"), tr("Differs")});
     m_list->header()->setStretchLastSection(false);
     m_list->header()->setSectionResizeMode(0, QHeaderView::Stretch);
+    m_list->header()->setSectionResizeMode(2, QHeaderView::ResizeToContents);
     m_list->setIconSize({16, 16});
     m_findings->setObjectName(QStringLiteral("clips-findings"));
     m_findings->setAccessibleName(tr("What differs from the plan"));
@@ -233,6 +234,11 @@ void ClipsDialog::showList() {
                  "the plan is told. The files are only read.")
             : tr("Clips: %1. With a fault: %2.").arg(m_entries.size()).arg(faults));
     showChosen();
+}
+
+void ClipsDialog::choose(const QString& file) {
+    for (auto* item : m_list->findItems(file, Qt::MatchExactly))
+        m_list->setCurrentItem(item);
 }
 
 ClipsDialog::Entry* ClipsDialog::chosen() {

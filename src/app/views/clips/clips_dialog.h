@@ -31,6 +31,8 @@ public:
     /// Reads clips in the background, behind those that are read already.
     void addClips(const QStringList& paths);
     void settle(); ///< waits for the reading: for pictures and tests
+    /// The clip of that name, as the one in view.
+    void choose(const QString& file);
     /// Where a patch of the scene is in the chosen clip; its pictures are looked at anew.
     void mark(const QString& patch, const PictureArea& area);
     /// Asks for that on a picture of the clip.
