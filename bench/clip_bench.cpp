@@ -59,7 +59,7 @@ BENCHMARK(cardOfUhd)->Unit(benchmark::kMillisecond)->UseRealTime();
 // What the check of a clip looks at: all of each picture, in strips, and the pulse found in them.
 void picturesOfUhd(benchmark::State& state) {
     const auto clip = uhd();
-    const PictureWish wish{bt709(), FrameRate(Rational(24, 1)), {}};
+    const PictureWish wish{bt709(), FrameRate{Rational(24, 1)}, {}};
     for (auto _ : state)
         if (!io::readPictures(clip, wish))
             return state.SkipWithError("not looked at");

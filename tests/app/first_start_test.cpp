@@ -10,11 +10,14 @@
 #include "app/views/start/start_card.h"
 #include "app/views/start/start_view.h"
 #include "app/window_fixture.h"
+#include "support/temporary_folder.h"
 
 #include <QCheckBox>
+#include <QDragEnterEvent>
 #include <QLabel>
 #include <QListWidget>
 #include <QMenu>
+#include <QMimeData>
 
 namespace bslate::app {
 namespace {
@@ -69,6 +72,28 @@ TEST_F(FirstStart, WhatWasOpenedBeforeIsThereAndAMissingFileIsTold) {
     emit recent.itemActivated(recent.item(0));
     EXPECT_FALSE(window->isAtStart());
     EXPECT_EQ(window->document().path(), file("mine.bslate"));
+}
+
+TEST_F(FirstStart, FilesCanBeDroppedOnIt) {
+    const auto drop = [&](const QString& path) {
+        QMimeData data;
+        data.setUrls({QUrl::fromLocalFile(path)});
+        QDragEnterEvent enter(QPoint(400, 400), Qt::CopyAction, &data, Qt::LeftButton, {});
+        QCoreApplication::sendEvent(window.get(), &enter);
+        QDropEvent event(QPointF(400, 400), Qt::CopyAction, &data, Qt::LeftButton, {});
+        QCoreApplication::sendEvent(window.get(), &event);
+    };
+    sample::spit(file("gone.mov").toStdString(), std::string("\0\1\2\3", 4));
+    drop(file("gone.mov"));
+    EXPECT_EQ(window->page(), &bring())
+        << "without a setup there is no plan to hold a clip against";
+    bring().settle();
+    EXPECT_TRUE(the<QListWidget>("understood").item(0)->text().contains("gone.mov"))
+        << the<QListWidget>("understood").item(0)->text().toStdString();
+    window->showStart();
+    drop(QStringLiteral(BSLATE_ROOT "/data/demo/slack-water.bskit.json"));
+    EXPECT_EQ(shoot().kit.cameras.size(), 3u) << said();
+    EXPECT_FALSE(window->isAtStart());
 }
 
 TEST_F(FirstStart, EveryStepNamesTheOneNextThing) {

@@ -202,7 +202,7 @@ TEST_F(KitStep, RulesAreBuiltFromChoicesAndReadAsSentences) {
     auto after = *findCamera(kit(), "pip");
     ASSERT_EQ(after.constraints.size(), before.constraints.size() + 1);
     EXPECT_EQ(after.constraints.back().reason, "it hunts");
-    EXPECT_EQ(after.constraints.back().when[0].atLeast, SettingValue(FrameRate(Rational(50, 1))));
+    EXPECT_EQ(after.constraints.back().when[0].atLeast, SettingValue(FrameRate{Rational(50, 1)}));
     after.constraints.pop_back();
     EXPECT_EQ(after, before);
 }

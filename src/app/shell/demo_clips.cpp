@@ -20,7 +20,7 @@ struct DemoClip {
 
 std::vector<DemoClip> demoClips() {
     return {{"2A_take1.mov", "2A", std::nullopt, {}},
-            {"2A_take2.mov", "2A", FrameRate(Rational(25, 1)), {}},
+            {"2A_take2.mov", "2A", FrameRate{Rational(25, 1)}, {}},
             {"3A_take1.mov", "3A", std::nullopt, {}}};
 }
 

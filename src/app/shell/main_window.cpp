@@ -362,9 +362,13 @@ void MainWindow::dropEvent(QDropEvent* event) {
         return;
     }
     event->acceptProposedAction();
-    if (auto* bring = qobject_cast<BringView*>(page());
-        bring && !paths.front().endsWith(QStringLiteral(".bslate")))
+    if (paths.front().endsWith(QStringLiteral(".bskit.json")))
+        importKit(paths.front());
+    else if (auto* bring = qobject_cast<BringView*>(page());
+             bring && !isAtStart() && !paths.front().endsWith(QStringLiteral(".bslate")))
         bring->addClips(paths);
+    else if (isClipName(paths.front()) && m_document.shoot().setups.empty())
+        bringClips(paths); // there is no plan to hold them against
     else if (isClipName(paths.front()))
         checkClips(paths);
     else if (mayLeave())

@@ -84,6 +84,8 @@ public:
     void showStart();
     [[nodiscard]] bool isAtStart() const;
     MyKitDialog* compareWithMine();
+    void importKit(const QString& path);
+    void bringClips(const QStringList& paths); ///< to the page that makes a camera of them
 
     /// Opens a file, offering an autosave left by a crash; failures are told, not thrown.
     void openPath(const QString& path);

@@ -3,6 +3,7 @@
 
 #include "app/document/text.h"
 #include "app/shell/notice_bar.h"
+#include "app/views/bring/bring_view.h"
 #include "app/views/my_kit/my_kit_dialog.h"
 #include "app/views/start/start_view.h"
 
@@ -41,6 +42,16 @@ void MainWindow::showStart() {
 
 bool MainWindow::isAtStart() const {
     return m_face->currentWidget() == m_start;
+}
+
+void MainWindow::importKit(const QString& path) {
+    showView(QStringLiteral("kit"));
+    m_kitActions.importFile(path);
+}
+
+void MainWindow::bringClips(const QStringList& paths) {
+    showView(QStringLiteral("bring"));
+    view<BringView>().addClips(paths);
 }
 
 MyKitDialog* MainWindow::compareWithMine() {

@@ -1,6 +1,7 @@
 // What one camera has to do on its days, in which order.
 #include "core/banks/camera_work.h"
 #include "core/banks/sample_banks.h"
+#include "core/shoot/edit.h"
 #include "core/shoot/take_line.h"
 
 #include <gtest/gtest.h>

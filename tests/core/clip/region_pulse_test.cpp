@@ -44,7 +44,7 @@ struct Filmed {
         return all;
     }
     [[nodiscard]] std::optional<RegionPulse> pulse(int count = 100, std::size_t strips = 24) const {
-        return pulseOf(frames(count, strips), bt709(), FrameRate(Rational(int(rate), 1)), Hertz(1));
+        return pulseOf(frames(count, strips), bt709(), FrameRate{Rational(int(rate), 1)}, Hertz(1));
     }
 };
 
@@ -64,7 +64,7 @@ TEST(RegionPulse, AliasAmplitudeAndBandsAreThoseOfTheLamp) {
     ASSERT_TRUE(under && under->bands);
     EXPECT_NEAR(under->alias.value(), 10, 0.05);
     EXPECT_NEAR(*under->bands, -0.016 * 90, 0.06);
-    const auto lamps = agreeingLamps(*under, FrameRate(Rational(25, 1)), Seconds(0.016));
+    const auto lamps = agreeingLamps(*under, FrameRate{Rational(25, 1)}, Seconds(0.016));
     ASSERT_EQ(lamps.size(), 1u);
     EXPECT_NEAR(lamps[0].value(), 90, 0.05);
 }
@@ -96,7 +96,7 @@ TEST(RegionPulse, TooFewFramesTooLittleLightOrTooWeakIsNone) {
     auto dark = filmed.frames(60, 0);
     for (auto& frame : dark)
         frame.luma = Signal(0);
-    EXPECT_FALSE(pulseOf(dark, bt709(), FrameRate(Rational(25, 1))));
+    EXPECT_FALSE(pulseOf(dark, bt709(), FrameRate{Rational(25, 1)}));
 }
 
 TEST(ChannelCounts, ShareAtTheEndIsThatOfThePixelsThere) {
