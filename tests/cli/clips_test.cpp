@@ -58,9 +58,7 @@ TEST(ClipVerbs, PicturesAreLookedAtAndPatchesWhereTheyAreMarked) {
             for (const double share :
                  {surface.probe.x, surface.probe.y, surface.probe.width, surface.probe.height})
                 grey += (grey.empty() ? "grey=" : ",") + trimmed(share, 4);
-    EXPECT_NE(
-        checked({"--patch", grey}).out.find("Grey card in 2A.mov lies 1."),
-        std::string::npos)
+    EXPECT_NE(checked({"--patch", grey}).out.find("Grey card in 2A.mov lies 1."), std::string::npos)
         << checked({"--patch", grey}).out;
     EXPECT_EQ(checked({"--patch", grey, "--facts"}).out.find("from the plan"), std::string::npos);
     EXPECT_EQ(checked({}).out.find("from the plan"), std::string::npos);
