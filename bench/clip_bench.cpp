@@ -48,6 +48,22 @@ void probeOfAnHour(benchmark::State& state) {
 }
 BENCHMARK(probeOfAnHour)->Unit(benchmark::kMillisecond)->UseRealTime();
 
+std::string shortClip() {
+    return made("bslate-bench-short.mov", "-f lavfi -i testsrc2=s=1280x720:r=24:d=4 -c:v libx264 "
+                                          "-preset ultrafast -pix_fmt yuv420p");
+}
+
+// A card of clips, one after the other: what each says, heard, and its pictures looked at.
+void hundredClips(benchmark::State& state) {
+    const auto clip = shortClip();
+    const PictureWish wish{bt709(), FrameRate{Rational(24, 1)}, {}};
+    for (auto _ : state)
+        for (int i = 0; i < 100; ++i)
+            if (!io::readClip(clip, io::ClipDepth::Listen) || !io::readPictures(clip, wish))
+                return state.SkipWithError("not read");
+}
+BENCHMARK(hundredClips)->Unit(benchmark::kMillisecond)->UseRealTime()->Iterations(1);
+
 void cardOfUhd(benchmark::State& state) {
     const auto clip = uhd();
     for (auto _ : state)

@@ -182,6 +182,34 @@ TEST_F(FirstStart, MarksMoveARateToItsOwnRowAndBack) {
     EXPECT_EQ(lattice.modes()[0].line.rates.size(), 6u);
 }
 
+TEST_F(FirstStart, WhatWasDoneIsSteppedBackFrom) {
+    bring().beginWith(BodyKind::Hybrid);
+    auto& lattice = bring().lattice();
+    const auto usual = bring().own();
+    lattice.setFocus();
+    QTest::keyClick(&lattice, Qt::Key_Return);
+    enterLine("own-bit-rate", "170");
+    enterLine("ask-readout", "18");
+    the<QLineEdit>("own-name").setText(QStringLiteral("Knot"));
+    const auto edited = bring().own();
+    EXPECT_NE(edited, usual);
+    the<QPushButton>("own-again").click();
+    EXPECT_TRUE(lattice.modes().empty());
+    lattice.setFocus();
+    QTest::keyClick(&lattice, Qt::Key_Backspace);
+    EXPECT_EQ(bring().own(), edited) << "nothing was lost";
+    EXPECT_EQ(the<QLineEdit>("own-name").text(), QStringLiteral("Knot"));
+    EXPECT_EQ(the<QLineEdit>("ask-readout").text(), QStringLiteral("18"));
+    QTest::keyClick(&lattice, Qt::Key_Backspace);
+    EXPECT_TRUE(bring().own().answers.empty());
+    EXPECT_EQ(the<QLineEdit>("ask-readout").text(), QString());
+    QTest::keyClick(&lattice, Qt::Key_Backspace);
+    EXPECT_EQ(bring().own(), usual);
+    for (int i = 0; i < 4; ++i)
+        QTest::keyClick(&lattice, Qt::Key_Backspace);
+    EXPECT_NE(said().find("nothing to step back to"), std::string::npos) << said();
+}
+
 TEST_F(FirstStart, ACameraOfTheKitIsRefinedAndKeepsWhatTheLatticeDoesNotShow) {
     ASSERT_TRUE(window->files().openDemo().ok());
     window->showView("kit");

@@ -11,7 +11,7 @@
 namespace bslate {
 namespace {
 
-Kit whole() {
+Kit kitBeside() {
     auto kit = sample::shoot().kit;
     for (auto& camera : kit.cameras)
         camera.profiles = {"index", "note"};
@@ -25,7 +25,7 @@ int countOf(const std::vector<PartBeside>& parts, PartState state) {
 }
 
 TEST(KitParts, EqualKitsHaveEveryPartAlike) {
-    const auto kit = whole();
+    const auto kit = kitBeside();
     const auto parts = besides(kit, kit);
     EXPECT_GE(parts.size(), kit.cameras.size() + kit.profiles.size() + kit.cards.size());
     EXPECT_EQ(countOf(parts, PartState::Same), static_cast<int>(parts.size()));
@@ -44,7 +44,7 @@ TEST(KitParts, APlainKitIsWholeAndHasNoCamera) {
 }
 
 TEST(KitParts, WhatDiffersIsNamed) {
-    const auto here = whole();
+    const auto here = kitBeside();
     auto there = here;
     there.cameras.front().draw = Watts(99);
     there.cameras.front().bases.front().sensor.clip = Stops(3);
@@ -55,7 +55,7 @@ TEST(KitParts, WhatDiffersIsNamed) {
 }
 
 TEST(KitParts, ACameraBringsWhatItNamesAndLeavesWhatIsThere) {
-    const auto from = whole();
+    const auto from = kitBeside();
     const auto& camera = from.cameras.front();
     Kit into = plainKit();
     auto own = *findProfile(from, camera.profiles.front());
@@ -70,7 +70,7 @@ TEST(KitParts, ACameraBringsWhatItNamesAndLeavesWhatIsThere) {
 }
 
 TEST(KitParts, APartKeepsItsPlaceAndIsNotDoubled) {
-    const auto mine = whole();
+    const auto mine = kitBeside();
     auto shoot = mine;
     shoot.cameras.front().draw = Watts(42);
     const auto put = withPartOf(mine, shoot, KitPart::Camera, shoot.cameras.front().id);
@@ -80,7 +80,7 @@ TEST(KitParts, APartKeepsItsPlaceAndIsNotDoubled) {
 }
 
 TEST(KitParts, TwoBodiesThatChanceToShareAnIdStayTwo) {
-    const auto from = whole();
+    const auto from = kitBeside();
     Kit into = from;
     into.cameras.front().name = "Another body";
     const auto put = withPartOf(into, from, KitPart::Camera, from.cameras.front().id);
@@ -93,7 +93,7 @@ TEST(KitParts, TwoBodiesThatChanceToShareAnIdStayTwo) {
 }
 
 TEST(KitParts, EverythingOfOneKitIsInTheOtherAfterwards) {
-    const auto from = whole();
+    const auto from = kitBeside();
     const auto into = plainKit();
     const auto all = withAllOf(into, from);
     ASSERT_TRUE(all) << all.error().expected;
@@ -103,7 +103,7 @@ TEST(KitParts, EverythingOfOneKitIsInTheOtherAfterwards) {
 }
 
 TEST(KitParts, ANamedPartIsNotTakenAway) {
-    const auto kit = whole();
+    const auto kit = kitBeside();
     const auto& camera = kit.cameras.back();
     EXPECT_FALSE(withoutPart(kit, KitPart::Lens, camera.fixedLens));
     const auto without = withoutPart(kit, KitPart::Camera, camera.id);

@@ -115,11 +115,21 @@ std::vector<CameraAnswer> BodyQuestions::answers() const {
     return answers;
 }
 
-void BodyQuestions::clear() {
+void BodyQuestions::put(const std::vector<CameraAnswer>& answers) {
     m_answers.clear();
+    for (const auto& answer : answers)
+        m_answers[answer.fact] = toQt(answer.text);
+    const auto answerTo = [this](CameraFact fact) {
+        const auto found = m_answers.find(fact);
+        return found == m_answers.end() ? QString() : found->second;
+    };
     for (const auto& [fact, edit] : m_fields)
-        edit->showValue({});
-    m_shutter->setCurrentIndex(0);
+        edit->showValue(answerTo(fact));
+    const QString dial = answerTo(CameraFact::Shutter);
+    const auto at = std::find_if(std::begin(kDials), std::end(kDials),
+                                 [&](const char* name) { return dial == QLatin1String(name); });
+    m_shutter->setCurrentIndex(
+        at == std::end(kDials) ? 0 : static_cast<int>(at - std::begin(kDials)) + 1);
     showOpen();
 }
 

@@ -26,7 +26,8 @@ public:
     /// those it has guessed.
     void showUsual(const Camera& usual, bool refined);
     [[nodiscard]] std::vector<CameraAnswer> answers() const;
-    void clear();
+    void clear() { put({}); }
+    void put(const std::vector<CameraAnswer>& answers); ///< in place of all there are
     /// What is not judged, or by what is usual, as it stands.
     [[nodiscard]] QString open() const;
     /// The names of what is not known.

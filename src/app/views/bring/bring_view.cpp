@@ -88,124 +88,9 @@ std::span<const KeyLine> BringView::keys() const {
          QT_TRANSLATE_NOOP("Help", "what it starts from; its modes, its body")},
         {"Alt+Y, Alt+K",
          QT_TRANSLATE_NOOP("Help", "into My kit too; take the camera into the kit")},
+        {"Backspace", QT_TRANSLATE_NOOP("Help", "step back: what was there before")},
         {"Escape", QT_TRANSLATE_NOOP("Help", "stop reading clips")}};
     return kKeys;
-}
-
-QWidget* BringView::buildSources() {
-    auto* side = new QWidget;
-    auto* column = new QVBoxLayout(side);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(8);
-    auto* start = new QHBoxLayout;
-    auto* label = new QLabel(tr("Start &from"));
-    label->setBuddy(m_start);
-    m_start->setObjectName(QStringLiteral("own-start"));
-    auto* menu = new QMenu(m_start);
-    m_start->setMenu(menu);
-    connect(menu, &QMenu::aboutToShow, this, [this, menu] { fillStarts(*menu); });
-    start->addWidget(label);
-    start->addWidget(m_start, 1);
-    column->addLayout(start);
-    m_sources->setObjectName(QStringLiteral("own-sources"));
-    m_sources->setDocumentMode(true);
-    m_sources->setFocusPolicy(Qt::NoFocus); // its bar takes it
-    m_sources->addTab(buildLines(), tr("&Its modes"));
-    m_sources->addTab(buildBody(), tr("Its &body"));
-    column->addWidget(m_sources, 1);
-    auto* row = new QHBoxLayout;
-    const auto button = [&](const QString& text, const char* name, auto work) {
-        auto* made = new QPushButton(text);
-        made->setObjectName(QString::fromLatin1(name));
-        connect(made, &QPushButton::clicked, this, work);
-        row->addWidget(made);
-    };
-    button(tr("Add &clips or text\u2026"), "own-clips", [this] { addClips(m_ask()); });
-    button(tr("Begin &again"), "own-again", [this] { beginAgain(); });
-    row->addStretch(1);
-    column->addLayout(row);
-    return side;
-}
-
-QWidget* BringView::buildBody() {
-    auto* scroll = new QScrollArea;
-    scroll->setFrameShape(QFrame::NoFrame);
-    scroll->setWidgetResizable(true);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setFocusPolicy(Qt::NoFocus);
-    scroll->setWidget(m_questions);
-    m_questions->setAutoFillBackground(false);
-    scroll->viewport()->setAutoFillBackground(false);
-    connect(m_questions, &BodyQuestions::refused, this, &BringView::refused);
-    connect(m_questions, &BodyQuestions::changed, this,
-            [this] { m_own.answers = m_questions->answers(); });
-    return scroll;
-}
-
-QWidget* BringView::buildLines() {
-    auto* page = new QWidget;
-    auto* column = new QVBoxLayout(page);
-    column->setContentsMargins(0, 4, 0, 0);
-    auto* label = new QLabel(tr("Lines of its manual, one mode a line or a table"));
-    label->setBuddy(m_table);
-    label->setWordWrap(true);
-    column->addWidget(label);
-    m_table->setObjectName(QStringLiteral("mode-table"));
-    m_table->setAccessibleName(tr("Lines of the camera's manual"));
-    m_table->setPlaceholderText(QStringLiteral("UHD 25p 100 Mbps 10 bit 4:2:2 Long GOP"));
-    m_table->setTabChangesFocus(true);
-    m_table->setLineWrapMode(QPlainTextEdit::NoWrap);
-    column->addWidget(m_table, 2);
-    connect(m_table, &QPlainTextEdit::textChanged, this, [this] {
-        m_own.table = fromQt(m_table->toPlainText());
-        showAll();
-    });
-    m_understood->setObjectName(QStringLiteral("understood"));
-    m_understood->setAccessibleName(tr("What was understood"));
-    m_understood->setWordWrap(true);
-    m_understood->setIconSize({16, 16});
-    m_understood->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    column->addWidget(m_understood, 3);
-    return page;
-}
-
-QWidget* BringView::buildFound() {
-    auto* side = new QWidget;
-    auto* column = new QVBoxLayout(side);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(8);
-    auto* scroll = new QScrollArea;
-    scroll->setFrameShape(QFrame::NoFrame);
-    scroll->setWidgetResizable(true);
-    scroll->setFocusPolicy(Qt::NoFocus);
-    scroll->setWidget(m_lattice);
-    m_lattice->setAutoFillBackground(false);
-    scroll->viewport()->setAutoFillBackground(false);
-    column->addWidget(scroll, 1);
-    column->addWidget(m_cell);
-    auto* row = new QHBoxLayout;
-    auto* label = new QLabel(tr("&Name"));
-    label->setBuddy(m_name);
-    m_name->setObjectName(QStringLiteral("own-name"));
-    m_name->setAccessibleName(tr("Name of the camera"));
-    m_name->setPlaceholderText(tr("My camera"));
-    m_take->setObjectName(QStringLiteral("own-take"));
-    row->addWidget(label);
-    row->addWidget(m_name, 1);
-    row->addWidget(m_keep);
-    row->addWidget(m_take);
-    m_keep->setObjectName(QStringLiteral("own-keep"));
-    m_keep->setToolTip(tr("so that every new shoot begins with it"));
-    m_keep->setChecked(true);
-    column->addLayout(row);
-    connect(m_lattice, &SeenLattice::moved, this, &BringView::showCell);
-    connect(m_lattice, &SeenLattice::numberWanted, m_cell, &CellEditor::typeNumber);
-    connect(m_cell, &CellEditor::edited, this, &BringView::edit);
-    connect(m_cell, &CellEditor::refused, this, &BringView::refused);
-    connect(m_cell, &CellEditor::left, m_lattice, [this] { m_lattice->setFocus(); });
-    connect(m_take, &QPushButton::clicked, this, &BringView::take);
-    connect(m_name, &QLineEdit::returnPressed, this, &BringView::take);
-    return side;
 }
 
 // What is usual of a body, and the cameras there are.
@@ -225,6 +110,7 @@ void BringView::fillStarts(QMenu& menu) {
 // Clips, lines, answers and edits stay: they say what they say whatever the start is.
 void BringView::startFrom(std::optional<BodyKind> kind, const QString& id) {
     const auto* camera = findCamera(m_actions.document().shoot().kit, fromQt(id));
+    remember();
     m_own.kind = kind;
     m_own.start = camera ? std::optional(*camera) : std::nullopt;
     if (camera)
@@ -287,6 +173,28 @@ void BringView::settle() {
     m_reading.settle();
 }
 
+void BringView::remember() {
+    constexpr std::size_t kMost = 100;
+    if (m_before.size() == kMost)
+        m_before.erase(m_before.begin());
+    m_before.push_back({m_own, m_name->text()});
+}
+
+void BringView::stepBack() {
+    if (m_before.empty())
+        return emit refused(tr("There is nothing to step back to on this page."));
+    const auto [own, name] = std::move(m_before.back());
+    m_before.pop_back();
+    {
+        const QSignalBlocker quiet(m_table);
+        m_table->setPlainText(toQt(own.table));
+    }
+    m_own = own;
+    m_name->setText(name);
+    m_questions->put(own.answers);
+    showUsual();
+}
+
 void BringView::beginAgain() {
     m_reading.stop();
     m_own = {};
@@ -336,6 +244,7 @@ void BringView::showCell() {
 }
 
 void BringView::edit(const std::vector<LatticeEdit>& edits) {
+    remember();
     m_own.edits.insert(m_own.edits.end(), edits.begin(), edits.end());
     const bool typed = std::holds_alternative<TypedCell>(edits.front());
     m_lattice->follow(edits.back());
@@ -357,6 +266,7 @@ void BringView::take() {
     const QString unknown = m_questions->unknown();
     emit told(unknown.isEmpty() ? tr("%1 is in the kit.").arg(name)
                                 : tr("%1 is in the kit. Not known of it: %2.").arg(name, unknown));
+    remember();
     beginAgain();
     if (m_keep->isChecked())
         m_mine.keep({{KitPart::Camera, toQt(camera->id)}});
@@ -366,6 +276,8 @@ void BringView::take() {
 void BringView::keyPressEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_Escape && m_reading.isRunning())
         return m_reading.stop();
+    if (event->key() == Qt::Key_Backspace)
+        return stepBack();
     StepView::keyPressEvent(event);
 }
 

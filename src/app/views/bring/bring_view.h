@@ -41,6 +41,8 @@ public:
     /// Begins again with a camera of the kit, to be refined; a new one for an unknown id.
     void refine(const QString& camera);
     void beginWith(BodyKind kind);
+    /// What was there before the last edit, answer, start, or beginning again.
+    void stepBack();
     /// Where clips are; tests put their own answer in.
     void setAskForClips(std::function<QStringList()> ask) { m_ask = std::move(ask); }
     [[nodiscard]] const OwnCamera& own() const { return m_own; }
@@ -63,6 +65,7 @@ private:
     void startFrom(std::optional<BodyKind> kind, const QString& camera);
     void takeClip(const QString& path, const ClipReading::Clip& clip);
     void beginAgain();
+    void remember();
     void showAll();
     void showUsual();
     void showSources(const std::vector<TableRow>& rows);
@@ -85,7 +88,12 @@ private:
     QCheckBox* m_keep; ///< in My kit too
     QPushButton* m_take;
     OwnCamera m_own;
-    QStringList m_refused; ///< what is told of files that gave nothing
+    struct State {
+        OwnCamera own;
+        QString name;
+    };
+    std::vector<State> m_before; ///< to step back to, the last one last
+    QStringList m_refused;       ///< what is told of files that gave nothing
     std::function<QStringList()> m_ask;
     ClipReading m_reading;
 };

@@ -1,0 +1,62 @@
+// What program and clip reader say to each other: what is not one of ours is refused, whoever wrote
+// it.
+#include "io/json/region_messages.h"
+
+#include <gtest/gtest.h>
+
+namespace bslate::io {
+namespace {
+
+RegionCodes sampleCodes() {
+    RegionCodes codes;
+    codes.depth = BitDepth{10};
+    codes.full = true;
+    codes.whole = false;
+    codes.frames = {{0, {400, 512, 513}, -1, {}},
+                    {0.04, {401.5, 512, 513}, 1.25, std::vector<double>(kRegionColumns * 2, 400)}};
+    codes.counts[1].assign(kCountSteps, 3);
+    return codes;
+}
+
+TEST(RegionMessages, ComeBackAsTheyWere) {
+    const std::vector<RegionCodes> sent = {sampleCodes(), {}};
+    auto both = sent;
+    both[1].depth = BitDepth{8};
+    const auto back = readRegionText(regionText(both));
+    ASSERT_TRUE(back) << message(back.error());
+    EXPECT_EQ(*back, both);
+    const RegionQuestion question{{{0.1, 0.2, 0.3, 0.4}, {0, 0, 1, 1}}, 240, true};
+    EXPECT_EQ(readQuestion(questionText(question)), question);
+}
+
+TEST(RegionMessages, WhatIsNoneOfOursIsRefused) {
+    const auto good = regionText({sampleCodes()});
+    const auto with = [&](const std::string& from, const std::string& to) {
+        auto text = good;
+        const auto at = text.find(from);
+        EXPECT_NE(at, std::string::npos) << from;
+        return readRegionText(text.replace(at, from.size(), to));
+    };
+    EXPECT_FALSE(readRegionText(""));
+    EXPECT_FALSE(readRegionText("[]"));
+    EXPECT_FALSE(readRegionText("{\"regions\":[]}"));
+    EXPECT_FALSE(with("\"bits\":10", "\"bits\":40"));
+    EXPECT_FALSE(with("\"full\":true", "\"full\":1"));
+    EXPECT_FALSE(with("401.5", "\"401\""));
+    EXPECT_FALSE(with("1.25,[", "1.25,[400.0,")) << "a column too many";
+    EXPECT_FALSE(with("[3,", "[-3,"));
+    EXPECT_FALSE(with("[3,", "[3,3,")) << "a step too many";
+    const auto told = readRegionText("{\"expected\":\"a clip\",\"got\":\"text\"}");
+    ASSERT_FALSE(told);
+    EXPECT_EQ(told.error().expected, "a clip");
+    for (const char* wrong :
+         {"", "240", "240,1,0,0,1", "240,1,0,0,1,x", "240,1,0,0,1,-5", "240,1,0,0,1,1234567890123"})
+        EXPECT_FALSE(readQuestion(wrong)) << wrong;
+    std::string many = "10,0";
+    for (std::size_t i = 0; i < 4 * (kMostRegions + 1); ++i)
+        many += ",1";
+    EXPECT_FALSE(readQuestion(many));
+}
+
+} // namespace
+} // namespace bslate::io
