@@ -4,6 +4,7 @@
 #include "io/json/kit_json.h"
 #include "io/system/files.h"
 
+#include <QCoreApplication>
 #include <QDir>
 #include <QFileInfo>
 #include <QLockFile>
@@ -27,6 +28,13 @@ QString headingOf(KitPart part) {
                              MyKit::tr("Readers"),  MyKit::tr("Drives"), MyKit::tr("Chargers"),
                              MyKit::tr("Profiles"), MyKit::tr("Recipes")};
     return names[static_cast<int>(part)];
+}
+
+QString differingFields(const PartBeside& part) {
+    QStringList fields;
+    for (const auto& field : part.fields)
+        fields << QCoreApplication::translate("Fields", field.c_str()).remove(QLatin1Char('&'));
+    return fields.join(QStringLiteral(", "));
 }
 
 MyKit::MyKit(KitActions& actions, const QString& path, QObject* parent)

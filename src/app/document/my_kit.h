@@ -63,5 +63,7 @@ private:
 
 /// The plural of a sort, as heading.
 [[nodiscard]] QString headingOf(KitPart part);
+/// The fields in which a part differs, as sheets call them.
+[[nodiscard]] QString differingFields(const PartBeside& part);
 
 } // namespace bslate::app

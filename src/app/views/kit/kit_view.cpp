@@ -12,7 +12,6 @@
 #include "core/quantity/print.h"
 #include "core/words/wording.h"
 
-#include <QCoreApplication>
 #include <QFileDialog>
 #include <QFormLayout>
 #include <QKeyEvent>
@@ -25,11 +24,7 @@ namespace bslate::app {
 namespace {
 
 QString groupName(GearKind kind) {
-    const QString names[] = {
-        KitView::tr("Cameras"), KitView::tr("Lenses"), KitView::tr("Filters"),
-        KitView::tr("Gels"),    KitView::tr("Cards"),  KitView::tr("Batteries"),
-        KitView::tr("Readers"), KitView::tr("Drives"), KitView::tr("Chargers")};
-    return names[static_cast<int>(kind)];
+    return headingOf(static_cast<KitPart>(kind));
 }
 
 QString summaryOf(const Camera& camera) {
@@ -219,14 +214,10 @@ void KitView::showMine() {
     const auto one = m_mine.beside(static_cast<KitPart>(m_kind), m_id);
     m_keep->setVisible(one && one->state != PartState::Same);
     m_take->setVisible(one && one->state == PartState::Differs);
-    QStringList fields;
-    if (one)
-        for (const auto& field : one->fields)
-            fields << QCoreApplication::translate("Fields", field.c_str()).remove(QLatin1Char('&'));
     m_beside->setText(!one                            ? QString()
                       : one->state == PartState::Same ? tr("As in My kit.")
                       : one->state == PartState::Differs
-                          ? tr("Differs from My kit: %1.").arg(fields.join(QStringLiteral(", ")))
+                          ? tr("Differs from My kit: %1.").arg(differingFields(*one))
                           : tr("In this shoot only, not in My kit."));
 }
 

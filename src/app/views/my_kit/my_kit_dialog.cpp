@@ -3,7 +3,6 @@
 #include "app/document/text.h"
 #include "app/style/marks.h"
 
-#include <QCoreApplication>
 #include <QDialogButtonBox>
 #include <QHeaderView>
 #include <QLabel>
@@ -29,10 +28,7 @@ QString stateText(const PartBeside& one) {
     case PartState::Differs:
         break;
     }
-    QStringList fields;
-    for (const auto& field : one.fields)
-        fields << QCoreApplication::translate("Fields", field.c_str()).remove(QLatin1Char('&'));
-    return MyKitDialog::tr("differs: %1").arg(fields.join(QStringLiteral(", ")));
+    return MyKitDialog::tr("differs: %1").arg(differingFields(one));
 }
 
 } // namespace
