@@ -147,7 +147,7 @@ void takeFormat(Taker& line, ModeWords& words) {
                  "i[\\s-]*frames?(?:[\\s-]*only)?)\\b"),
          Gop::Intra},
         {pattern("\\b(?:long[\\s-]*gop|ipb|ibp|long|inter(?:[\\s-]*frame)?)\\b"), Gop::Long},
-        {pattern("\\b(?:raw)\\b"), Gop::Raw}};
+        {pattern("\\b[Rr]aw\\b"), Gop::Raw}};
     for (const auto& group : groups)
         line.each(group.words, [&](const std::smatch&) {
             words.gop = group.gop;

@@ -1,6 +1,7 @@
 // Recording modes out of clips' facts, and a table joined to them.
 #include "core/advice/starting.h"
 #include "core/clip/own_camera.h"
+#include "core/clip/sample_clip.h"
 
 #include <gtest/gtest.h>
 
@@ -11,21 +12,7 @@ FrameRate fps(std::int64_t frames, std::int64_t seconds = 1) {
     return FrameRate{Rational(frames, seconds)};
 }
 
-ClipFacts clip(const char* file, FrameRate rate, double average, double peak) {
-    ClipFacts clip;
-    clip.file = file;
-    clip.size = DataSize(1e6);
-    clip.average = DataRate(average);
-    clip.peak = DataRate(peak);
-    ClipPicture picture;
-    picture.size = {3840, 2160};
-    picture.rate = rate;
-    picture.gop = Gop::Long;
-    picture.depth = BitDepth{10};
-    picture.chroma = Chroma::C422;
-    clip.picture = picture;
-    return clip;
-}
+using sample::clip;
 
 TEST(ClipModes, AreOneForEachFormatWithItsRates) {
     std::vector<ClipFacts> clips = {

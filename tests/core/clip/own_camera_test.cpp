@@ -1,5 +1,6 @@
 // A camera of the kit that is refined by clips, lines, marks and answers, and what of it stays.
 #include "core/clip/own_camera.h"
+#include "core/clip/sample_clip.h"
 
 #include "core/kit/check.h"
 #include "core/kit/kit_parts.h"
@@ -24,26 +25,13 @@ Kit heronKit() {
     return kit;
 }
 
-ClipFacts clipOf(FrameRate rate, double bits) {
-    ClipFacts clip;
-    clip.file = "a.mov";
-    clip.average = clip.peak = DataRate(bits);
-    ClipPicture picture;
-    picture.size = {3840, 2160};
-    picture.rate = rate;
-    picture.gop = Gop::Long;
-    picture.depth = BitDepth{10};
-    picture.chroma = Chroma::C422;
-    clip.picture = picture;
-    return clip;
-}
-
 TEST(OwnCamera, RefinedItKeepsWhatTheLatticeDoesNotShow) {
     const auto kit = heronKit();
     OwnCamera own;
     own.start = kit.cameras[0];
     EXPECT_EQ(*cameraOf(own, kit, "Heron 4"), kit.cameras[0]) << "nothing was told of it";
-    own.clips = {clipOf(wholeRate(25), 140e6), clipOf(wholeRate(24), 99e6)};
+    own.clips = {sample::clip("a.mov", wholeRate(25), 140e6, 140e6),
+                 sample::clip("a.mov", wholeRate(24), 99e6, 99e6)};
     const auto lattice = latticeOf(own);
     ASSERT_EQ(lattice.modes.size(), 2u);
     EXPECT_TRUE(lattice.grounds[0][1].camera && lattice.grounds[0][1].clips == 1);
