@@ -1,9 +1,8 @@
 // The Kit step in the real window: adding, describing, refusing, importing and exporting.
+#include "app/camera_sheet_fixture.h"
 #include "app/document/text.h"
-#include "app/views/kit/camera_sheet.h"
 #include "app/views/kit/kit_view.h"
 #include "app/widgets/quantity_edit.h"
-#include "app/window_fixture.h"
 #include "io/json/kit_json.h"
 
 #include <QComboBox>
@@ -18,10 +17,8 @@
 namespace bslate::app {
 namespace {
 
-class KitStep : public WindowTest {
+class KitStep : public CameraSheetTest {
 protected:
-    void SetUp() override { window->showView("kit"); }
-    const bslate::Kit& kit() { return window->document().shoot().kit; }
     void click(const char* name) {
         const auto wanted = QString::fromLatin1(name);
         if (auto* button = window->view<KitView>().findChild<QPushButton*>(wanted))
@@ -41,16 +38,6 @@ protected:
         QTest::keyClick(field(index), Qt::Key_Return);
         QTest::qWait(1);
     }
-    // Lets `act` work in the sheet that the next step opens.
-    void inSheet(const std::function<void(CameraSheet&)>& act) {
-        QTimer::singleShot(0, window.get(), [this, act] {
-            auto* sheet = window->findChild<CameraSheet*>();
-            ASSERT_NE(sheet, nullptr);
-            act(*sheet);
-            if (sheet->isVisible())
-                sheet->reject();
-        });
-    }
 };
 
 void type(CameraSheet& sheet, const char* name, const char* text) {
@@ -63,10 +50,6 @@ void type(CameraSheet& sheet, const char* name, const char* text) {
 void typeModes(CameraSheet& sheet, const char* text) {
     sheet.findChild<QPlainTextEdit*>(QStringLiteral("camera-modes"))
         ->setPlainText(QString::fromLatin1(text));
-}
-
-QString problem(CameraSheet& sheet) {
-    return sheet.findChild<QLabel*>(QStringLiteral("sheet-problem"))->text();
 }
 
 TEST_F(KitStep, AnInventedCameraIsDescribedFromScratchAndPlannedWith) {
@@ -149,121 +132,6 @@ TEST_F(KitStep, TheSheetNamesTheFieldThatCannotBeRead) {
         }
     });
     window->view<KitView>().describeCamera(QStringLiteral("sedge-2"));
-}
-
-TEST_F(KitStep, RulesAreBuiltFromChoicesAndReadAsSentences) {
-    const auto before = *findCamera(kit(), "pip");
-    inSheet([&](CameraSheet& sheet) {
-        sheet.findChild<QTabWidget*>()->setCurrentIndex(1);
-        auto& sentences = *sheet.findChild<QListWidget*>(QStringLiteral("rule-sentences"));
-        const auto lines = sentences.count();
-        const auto choose = [&](const char* name, const QString& text) {
-            auto* combo = sheet.findChild<QComboBox*>(QString::fromLatin1(name));
-            const int at = combo->findText(text);
-            if (at >= 0)
-                combo->setCurrentIndex(at);
-            else
-                combo->setEditText(text);
-        };
-        auto& add = *sheet.findChild<QPushButton*>(QStringLiteral("rule-add"));
-        const auto told = [&] {
-            return sheet.findChild<QLabel*>(QStringLiteral("rule-problem"))->text();
-        };
-        choose("rule-when", "frame rate");
-        choose("rule-when-how", "is at least");
-        choose("rule-when-value", "50");
-        choose("rule-then", "autofocus");
-        choose("rule-then-value", "off");
-        add.click();
-        EXPECT_TRUE(told().contains(QStringLiteral("Say why"))) << told().toStdString();
-        EXPECT_EQ(sentences.count(), lines);
-        auto* why = sheet.findChild<QLineEdit*>(QStringLiteral("rule-why"));
-        why->setText(QStringLiteral("it hunts"));
-        choose("rule-when-value", "soon");
-        add.click();
-        EXPECT_FALSE(told().isEmpty()) << "a rate is no word";
-        choose("rule-when-value", "50");
-        why->setText(QStringLiteral("it hunts"));
-        add.click();
-        ASSERT_EQ(sentences.count(), lines + 1) << told().toStdString();
-        EXPECT_EQ(sentences.item(lines)->text(),
-                  QStringLiteral("When the frame rate is 50 or more, the autofocus must be off: it "
-                                 "hunts."));
-        // One that is removed again is gone from the lines too.
-        why->setText(QStringLiteral("twice"));
-        add.click();
-        ASSERT_EQ(sentences.count(), lines + 2);
-        sentences.setCurrentRow(static_cast<int>(lines) + 1);
-        sheet.findChild<QPushButton*>(QStringLiteral("rule-remove"))->click();
-        EXPECT_EQ(sentences.count(), lines + 1);
-        sheet.accept();
-    });
-    window->view<KitView>().describeCamera(QStringLiteral("pip"));
-    auto after = *findCamera(kit(), "pip");
-    ASSERT_EQ(after.constraints.size(), before.constraints.size() + 1);
-    EXPECT_EQ(after.constraints.back().reason, "it hunts");
-    EXPECT_EQ(after.constraints.back().when[0].atLeast, SettingValue(FrameRate{Rational(50, 1)}));
-    after.constraints.pop_back();
-    EXPECT_EQ(after, before);
-}
-
-TEST_F(KitStep, RulesAreTypedAndAWrongOnePutsTheCursorOnItsLine) {
-    inSheet([&](CameraSheet& sheet) {
-        auto* rules = sheet.findChild<QPlainTextEdit*>(QStringLiteral("camera-rules"));
-        const QString before = rules->toPlainText();
-        const auto refusedWith = [&](const char* line, const char* says) {
-            rules->setPlainText(before + QLatin1Char('\n') + QString::fromUtf8(line));
-            EXPECT_TRUE(problem(sheet).contains(QString::fromUtf8(says)))
-                << problem(sheet).toStdString();
-            sheet.accept();
-            EXPECT_TRUE(sheet.isVisible() && rules->isVisible());
-        };
-        refusedWith("rate>=100 requires sound=perhaps : no", "on or off");
-        EXPECT_EQ(rules->textCursor().blockNumber(), rules->blockCount() - 1);
-        refusedWith("requires mode=none : no", "a recording mode of this camera");
-        rules->setPlainText(before + QStringLiteral("\nrate>=50 requires focus=off : too slow"));
-        sheet.accept();
-    });
-    const auto before = *findCamera(kit(), "pip");
-    window->view<KitView>().describeCamera(QStringLiteral("pip"));
-    auto after = *findCamera(kit(), "pip");
-    ASSERT_EQ(after.constraints.size(), before.constraints.size() + 1);
-    EXPECT_EQ(after.constraints.back().reason, "too slow");
-    after.constraints.pop_back();
-    EXPECT_EQ(after, before);
-}
-
-TEST_F(KitStep, BanksAndControlsAreTypedAndAWrongLineIsNamed) {
-    inSheet([&](CameraSheet& sheet) {
-        auto* body = sheet.findChild<QPlainTextEdit*>(QStringLiteral("camera-body"));
-        const QString before = body->toPlainText();
-        EXPECT_TRUE(
-            before.startsWith(QStringLiteral("bank 1 inside without focus, sound, controls")))
-            << before.toStdString();
-        for (const auto& [line, says] :
-             {std::pair("bank 1 card", "every label only once"),
-              std::pair("bank 2 inside holds", "at least one setting"),
-              std::pair("control Knob dial thumb", "a function that is printed on it")}) {
-            body->setPlainText(before + QLatin1Char('\n') + QString::fromLatin1(line));
-            EXPECT_TRUE(problem(sheet).contains(QString::fromLatin1(says)))
-                << problem(sheet).toStdString();
-            sheet.accept();
-            EXPECT_TRUE(sheet.isVisible() && body->isVisible());
-            EXPECT_EQ(body->textCursor().blockNumber(), body->blockCount() - 1);
-        }
-        body->setPlainText(before + QStringLiteral("\nbank 2 card holds rate, white\nown 2"));
-        EXPECT_EQ(sheet.findChild<QLineEdit*>(QStringLiteral("camera-banks"))->text(),
-                  QStringLiteral("1+1"));
-        sheet.accept();
-    });
-    auto before = *findCamera(kit(), "pip");
-    window->view<KitView>().describeCamera(QStringLiteral("pip"));
-    const auto after = *findCamera(kit(), "pip");
-    ASSERT_EQ(after.body.banks.size(), 2u);
-    EXPECT_EQ(after.body.banks[1].holds, (std::vector{BodySetting::Rate, BodySetting::White}));
-    EXPECT_EQ(after.banks, (BankCount{1, 1}));
-    EXPECT_EQ(after.body.ownMenu, 2);
-    EXPECT_EQ(after.body.controls, before.body.controls);
 }
 
 TEST_F(KitStep, DescribingKeepsWhatTheSheetDoesNotAsk) {
