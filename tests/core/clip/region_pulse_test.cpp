@@ -1,6 +1,9 @@
+#include "core/clip/picture_check.h"
 #include "core/clip/region_series.h"
 
+#include "core/facts/evaluate.h"
 #include "core/signal/curve.h"
+#include "support/sample_shoot.h"
 
 #include <gtest/gtest.h>
 
@@ -97,6 +100,22 @@ TEST(RegionPulse, TooFewFramesTooLittleLightOrTooWeakIsNone) {
     for (auto& frame : dark)
         frame.luma = Signal(0);
     EXPECT_FALSE(pulseOf(dark, bt709(), FrameRate{Rational(25, 1)}));
+}
+
+// 100 frames a second that play at 24: lamps met the sensor a hundred times a second.
+TEST(PictureWish, AConformedClipWasCapturedAtTheSetupsRate) {
+    auto shoot = sample::shoot();
+    shoot.brief.rate = FrameRate{Rational(24, 1)};
+    shoot.setups[0].rate = FrameRate{Rational(100, 1)};
+    shoot.kit.cameras[0].modes[0].offSpeed =
+        OffSpeed{FrameRate{Rational(1, 1)}, FrameRate{Rational(120, 1)}, false, false};
+    const auto context = resolve(shoot, shoot.setups[0]);
+    ASSERT_TRUE(context);
+    const FrameRate played = shoot.brief.rate, other{Rational(25, 1)};
+    EXPECT_EQ(pictureWish(*context, played, {}).captured, shoot.setups[0].rate);
+    EXPECT_EQ(pictureWish(*context, other, {}).captured, other) << "no plan explains that rate";
+    shoot.setups[0].rate = played;
+    EXPECT_EQ(pictureWish(*resolve(shoot, shoot.setups[0]), played, {}).captured, played);
 }
 
 TEST(ChannelCounts, ShareAtTheEndIsThatOfThePixelsThere) {
