@@ -45,6 +45,13 @@ Json partsJson(const std::vector<ModePart>& parts) {
     return list;
 }
 
+Json readingsJson(const TableRow& row) {
+    Json list = Json::array();
+    for (const auto& reading : row.readings)
+        list.push_back(lineOf(reading));
+    return list;
+}
+
 // What the files gave, and what they did not.
 struct Gathered {
     OwnCamera own;
@@ -95,6 +102,7 @@ void tell(const Camera& camera, const Gathered& all, const std::vector<SeenMode>
                             {"mode", row.isMode()},
                             {"heading", row.heading},
                             {"rest", row.rest},
+                            {"readings", readingsJson(row)},
                             {"missing", partsJson(row.missing)},
                             {"assumed", partsJson(row.assumed)}});
         output.write(Json{{"camera", camera.name},
@@ -111,6 +119,11 @@ void tell(const Camera& camera, const Gathered& all, const std::vector<SeenMode>
     for (const auto& row : all.rows) {
         if (!row.rest.empty())
             output.text << "not understood: " << row.rest << "  in: " << row.text << "\n";
+        if (!row.readings.empty()) {
+            output.text << "not taken, write what is meant: " << row.text << "\n";
+            for (const auto& reading : row.readings)
+                output.text << "  " << lineOf(reading) << "\n";
+        }
         for (const auto part : row.missing)
             output.text << "no " << nameOf(part) << ": " << row.text << "\n";
         for (const auto part : row.assumed)

@@ -5,6 +5,7 @@
 #include "core/advice/changes.h"
 #include "core/advice/levers.h"
 
+#include <algorithm>
 #include <cmath>
 
 namespace bslate {
@@ -55,20 +56,48 @@ void add(std::vector<Remedy>& list, std::optional<Remedy> remedy) {
 
 } // namespace
 
-std::optional<Evaluation> tryOut(const Case& now, const Edit& edit) {
-    const auto& setup = edit.setup ? *edit.setup : *now.context.setup;
-    if (edit.kit) {
-        const auto at = evaluate(applied(*now.context.shoot, edit), setup);
-        return at ? std::optional(*at) : std::nullopt;
-    }
-    const auto resolved = resolve(*now.context.shoot, setup);
+std::optional<Tried> tried(const Case& now, const Edit& edit, const Setup* other) {
+    const auto& setup = other ? *other : edit.setup ? *edit.setup : *now.context.setup;
+    std::unique_ptr<const Shoot> copy;
+    if (edit.kit)
+        copy = std::make_unique<const Shoot>(applied(*now.context.shoot, edit));
+    const auto resolved = resolve(copy ? *copy : *now.context.shoot, setup);
     if (!resolved)
         return std::nullopt;
     SetupContext context = *resolved;
     if (edit.scene)
         context.scene = &*edit.scene;
-    return evaluate(context);
+    auto at = evaluate(context);
+    return Tried{std::move(copy), context, std::move(at)};
 }
+
+std::optional<Evaluation> tryOut(const Case& now, const Edit& edit) {
+    auto after = tried(now, edit);
+    return after ? std::optional(std::move(after->at)) : std::nullopt;
+}
+
+Stops outsideOf(const DepthWish& wish, TStop iris) {
+    const auto stops = [](TStop narrow, TStop wide) {
+        return Stops(2.0 * std::log2(narrow.value() / wide.value()));
+    };
+    return std::max({Stops(0), stops(wish.widest, iris), stops(iris, wish.narrowest)});
+}
+
+namespace {
+
+// What a remedy gives up of the depth that the scene asks for.
+std::optional<Reason> depthLeft(const Case& now, const Remedy& remedy) {
+    const auto& wish = now.context.scene->depth;
+    if (!wish || !remedy.edit.setup)
+        return std::nullopt;
+    const Stops left = outsideOf(*wish, remedy.edit.setup->iris);
+    if (left < kTold || left < outsideOf(*wish, now.context.setup->iris) + kTold)
+        return std::nullopt;
+    return Reason{"leaves-depth",
+                  {{"by", left}, {"widest", wish->widest}, {"narrowest", wish->narrowest}}};
+}
+
+} // namespace
 
 bool bringsTrouble(const Case& now, const Evaluation& after) {
     for (std::size_t i = 0; i < after.patches.size() && i < now.at.patches.size(); ++i) {
@@ -95,12 +124,16 @@ void describeEffect(const Case& now, const Evaluation& after, Remedy& remedy) {
             !isLost(now.at.patches[i]))
             ++remedy.worse;
     auto also = unnamedChanges(*now.context.shoot, *now.context.setup, remedy);
+    if (auto left = depthLeft(now, remedy))
+        also.all.push_back(std::move(*left));
     if (!also.all.empty())
         remedy.facts.push_back({"also", std::move(also)});
 }
 
 std::vector<Remedy> exposureRemedies(const Case& now, Stops change) {
     std::vector<Remedy> list;
+    if (!now.remedies)
+        return list;
     if (auto filters = filterRemedy(now, now.context.ndLoss - change))
         list.push_back(std::move(filters->remedy));
     const double wanted = now.context.setup->iris.value() * std::exp2(-change.value() / 2.0);
@@ -110,6 +143,8 @@ std::vector<Remedy> exposureRemedies(const Case& now, Stops change) {
 
 std::vector<Remedy> darkeningRemedies(const Case& now, Stops atLeast) {
     std::vector<Remedy> list;
+    if (!now.remedies)
+        return list;
     // The nearest stack may fall short; try slightly stronger wishes until one covers it.
     for (double more = 0.0; more <= 1.0; more += 0.25) {
         auto filters = filterRemedy(now, now.context.ndLoss + atLeast + Stops(more));

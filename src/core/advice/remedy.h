@@ -19,6 +19,7 @@ struct Remedy {
     std::string top = {};    ///< the name of that brightest patch; empty: none is judged by
     std::string bottom = {}; ///< of that darkest one
     int worse = 0;           ///< patches that were good before and are lost or noisy afterwards
+    int faults = 0;          ///< that were not there before; its title names each of them
     /// What it leaves, in words of its own, where stops say nothing.
     std::optional<Reason> effect = std::nullopt;
 };

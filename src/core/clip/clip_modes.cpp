@@ -57,6 +57,18 @@ void addRate(ModeLine& line, FrameRate rate, DataRate measured) {
         same->bitRate = std::max(same->bitRate, bits);
 }
 
+// Printed far from what clips of that format take: another compression of it.
+bool isAnother(const ModeLine& printed, const ModeLine& seen) {
+    constexpr double kFar = 1.5; // common practice, no source
+    for (const auto& option : printed.rates)
+        for (const auto& there : seen.rates)
+            if (there.rate == option.rate &&
+                std::abs(std::log2(there.bitRate.value() / option.bitRate.value())) >
+                    std::log2(kFar))
+                return true;
+    return false;
+}
+
 } // namespace
 
 bool areOfOneFormat(const ModeLine& a, const ModeLine& b) {
@@ -144,7 +156,8 @@ std::vector<SeenMode> joined(std::vector<SeenMode> seen, std::span<const ModeLin
     for (const auto& line : lines) {
         const auto same = std::find_if(seen.begin(), seen.end(), [&](const SeenMode& one) {
             return areOfOneFormat(one.line, line) && one.line.crop == line.crop &&
-                   (!one.files.empty() || !one.modeId.empty());
+                   (!one.files.empty() || !one.modeId.empty()) &&
+                   (one.files.empty() || !isAnother(line, one.line));
         });
         if (same == seen.end()) {
             seen.push_back({line, 1, {}, std::nullopt, {}});

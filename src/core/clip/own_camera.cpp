@@ -49,7 +49,11 @@ Rows::iterator rowFor(Rows& rows, const ModeLine& mode) {
             return areOfOneFormat(row.seen.line, mode) && fits(row.seen.line);
         });
     };
-    auto row = find([&](const ModeLine& one) { return marksOf(one) == marksOf(mode); });
+    auto row = find([&](const ModeLine& one) {
+        return marksOf(one) == marksOf(mode) && one.name == mode.name;
+    });
+    if (row == rows.end())
+        row = find([&](const ModeLine& one) { return marksOf(one) == marksOf(mode); });
     if (row == rows.end())
         row = find([&](const ModeLine& one) { return one.crop == mode.crop; });
     return row != rows.end() ? row : find([](const ModeLine&) { return true; });
@@ -138,7 +142,8 @@ Rows sourcesOf(const OwnCamera& own, std::span<const ModeLine> lines) {
             auto& ground = row.grounds[option.rate];
             ground.clips = clipsOf(own.clips, row.seen, option.rate);
             ground.table = std::any_of(lines.begin(), lines.end(), [&](const ModeLine& one) {
-                return areOfOneFormat(one, line) && bitsAt(one, option.rate).has_value();
+                return areOfOneFormat(one, line) && one.name == line.name &&
+                       bitsAt(one, option.rate).has_value();
             });
             ground.camera = std::any_of(start.begin(), start.end(), [&](const SeenMode& one) {
                 return one.modeId == row.seen.modeId && !one.modeId.empty() &&

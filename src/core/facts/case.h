@@ -8,6 +8,9 @@ namespace bslate {
 struct Case {
     const SetupContext& context;
     const Evaluation& at;
+    bool remedies = true; ///< wanted; without them it costs a fraction
+    /// The same setup before an edit: what that left alone is not searched for anew.
+    const Evaluation* was = nullptr;
 };
 
 } // namespace bslate

@@ -41,9 +41,9 @@ bool isPositive(double value) {
 }
 
 PatchState stateOf(Stops headroom, Stops aboveNoise) {
-    if (headroom < Stops(0.0))
+    if (headroom <= -kTold)
         return PatchState::Clipped;
-    if (aboveNoise < Stops(0.0))
+    if (aboveNoise <= -kTold)
         return PatchState::Noise;
     return headroom < kNearClip ? PatchState::NearClip : PatchState::Good;
 }

@@ -96,6 +96,9 @@ struct Evaluation {
     BSLATE_COMPILED_ONCE(Evaluation);
 };
 
+/// What is lost or missing by less than this prints as nothing and is told of as nothing, stops.
+inline constexpr Stops kTold{0.05};
+
 /// Headroom that counts as "near clip", stops: common practice, no source.
 inline constexpr Stops kNearClip{0.3};
 

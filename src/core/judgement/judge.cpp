@@ -2,10 +2,11 @@
 
 #include "core/facts/evaluate.h"
 
-#include "core/judgement/rules/rules.h"
+#include "core/judgement/honest.h"
 #include "core/judgement/told_once.h"
 
 #include <algorithm>
+#include <utility>
 
 namespace bslate {
 
@@ -26,22 +27,17 @@ const Finding* Verdict::find(std::string_view key) const {
 
 namespace {
 
-// What loses less elsewhere comes first; of those that lose as much the levers keep their order.
+// What adds fewer faults comes first, then what loses less elsewhere; of those that lose as much
+// the levers keep their order.
 void keepTheBest(std::vector<Finding>& findings) {
     for (auto& finding : findings) {
         auto& remedies = finding.remedies;
-        std::stable_sort(remedies.begin(), remedies.end(),
-                         [](const Remedy& a, const Remedy& b) { return a.worse < b.worse; });
+        std::stable_sort(remedies.begin(), remedies.end(), [](const Remedy& a, const Remedy& b) {
+            return std::pair(a.faults, a.worse) < std::pair(b.faults, b.worse);
+        });
         if (remedies.size() > kMostRemedies)
             remedies.erase(remedies.begin() + kMostRemedies, remedies.end());
     }
-}
-
-void markAccepted(const Setup& setup, std::vector<Finding>& findings) {
-    for (auto& finding : findings)
-        for (const auto& acceptance : setup.accepted)
-            if (acceptance.finding == finding.key())
-                finding.accepted = acceptance.reason;
 }
 
 } // namespace
@@ -60,10 +56,8 @@ Verdict judge(const Shoot& shoot, const Setup& setup) {
     }
     verdict.evaluation = evaluate(*context);
     const Case now{*context, *verdict.evaluation};
-    for (const auto group : rules::kGroups)
-        for (const auto rule : group())
-            rule(now, verdict.findings);
-    markAccepted(setup, verdict.findings);
+    verdict.findings = ruled(now);
+    keepHonest(now, verdict.findings);
     tellOnce(verdict.findings, *verdict.evaluation);
     keepTheBest(verdict.findings);
     std::stable_sort(verdict.findings.begin(), verdict.findings.end(),

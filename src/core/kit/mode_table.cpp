@@ -1,10 +1,14 @@
 #include "core/kit/mode_table.h"
 
+#include "core/cadence/rates.h"
 #include "core/kit/mode_words.h"
+#include "core/quantity/print.h"
+#include "core/quantity/print_gear.h"
 #include "core/quantity/scan.h"
 
 #include <algorithm>
 #include <array>
+#include <regex>
 
 namespace bslate {
 namespace {
@@ -15,14 +19,17 @@ enum class Column { Other, Size, Rate, BitRate, Depth, Chroma, Gop };
 
 // The words that name a column, the ones that hold another's first.
 constexpr std::pair<std::string_view, Column> kHeadings[] = {
-    {"bit rate", Column::BitRate}, {"bitrate", Column::BitRate},   {"mb/s", Column::BitRate},
-    {"mbps", Column::BitRate},     {"data rate", Column::BitRate}, {"bit depth", Column::Depth},
-    {"depth", Column::Depth},      {"bits", Column::Depth},        {"chroma", Column::Chroma},
-    {"sampling", Column::Chroma},  {"colour", Column::Chroma},     {"color", Column::Chroma},
-    {"frame size", Column::Size},  {"resolution", Column::Size},   {"size", Column::Size},
-    {"pixels", Column::Size},      {"frame rate", Column::Rate},   {"framerate", Column::Rate},
-    {"fps", Column::Rate},         {"rate", Column::Rate},         {"frames", Column::Rate},
-    {"gop", Column::Gop},          {"compression", Column::Gop},   {"intra", Column::Gop}};
+    {"bit rate", Column::BitRate},  {"bitrate", Column::BitRate}, {"mb/s", Column::BitRate},
+    {"mbps", Column::BitRate},      {"gb/h", Column::BitRate},    {"gb/min", Column::BitRate},
+    {"mb/min", Column::BitRate},    {"mbit/s", Column::BitRate},  {"mo/s", Column::BitRate},
+    {"gb/s", Column::BitRate},      {"gbps", Column::BitRate},    {"data rate", Column::BitRate},
+    {"datenrate", Column::BitRate}, {"bildrate", Column::Rate},   {"bit depth", Column::Depth},
+    {"depth", Column::Depth},       {"bits", Column::Depth},      {"chroma", Column::Chroma},
+    {"sampling", Column::Chroma},   {"colour", Column::Chroma},   {"color", Column::Chroma},
+    {"frame size", Column::Size},   {"resolution", Column::Size}, {"size", Column::Size},
+    {"pixels", Column::Size},       {"frame rate", Column::Rate}, {"framerate", Column::Rate},
+    {"fps", Column::Rate},          {"rate", Column::Rate},       {"frames", Column::Rate},
+    {"gop", Column::Gop},           {"compression", Column::Gop}, {"intra", Column::Gop}};
 
 Column columnOf(std::string_view cell) {
     const auto heading = lowered(cell);
@@ -72,17 +79,28 @@ std::vector<std::string_view> linesOf(std::string_view text) {
 struct Heading {
     char between = 0; // 0: no table
     std::vector<Column> columns;
+    std::vector<std::string> units; // of bit rates
 };
+
+// The unit that a heading names for its bit rates.
+std::string unitIn(const std::string& heading) {
+    static const std::regex unit(
+        "\\b[kKmMgGtT](?:[bB](?:it|its|yte|ytes)?|o)\\s?(?:/\\s?(?:sec|s|S|min|"
+        "hour|hr|h)|[pP][sS])\\b");
+    std::smatch match;
+    return std::regex_search(heading, match, unit) ? match[0].str() : std::string("Mb/s");
+}
 
 // The first line, when two or more of its cells name columns.
 Heading headingOf(std::string_view line) {
     for (const char between : {'\t', ';', '|', ','}) {
         const auto cells = cellsOf(line, between);
-        Heading heading{between, {}};
+        Heading heading{between, {}, {}};
         int known = 0;
         for (const auto& cell : cells) {
             const auto column = columnOf(cell);
             heading.columns.push_back(column);
+            heading.units.push_back(unitIn(cell));
             const bool number = std::any_of(cell.begin(), cell.end(), isDigit);
             known += column != Column::Other && !number;
         }
@@ -97,7 +115,7 @@ bool isBlank(const std::string& cell) {
 }
 
 // A cell with the unit that its column stands for.
-std::string asWords(const std::string& cell, Column column) {
+std::string asWords(const std::string& cell, Column column, const std::string& unit) {
     const bool bare = std::none_of(cell.begin(), cell.end(), [](char c) {
         return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z');
     });
@@ -107,7 +125,7 @@ std::string asWords(const std::string& cell, Column column) {
     case Column::Rate:
         return cell + "p";
     case Column::BitRate:
-        return cell + " Mb/s";
+        return cell + " " + unit;
     case Column::Depth:
         return cell + "-bit";
     default:
@@ -140,7 +158,9 @@ public:
                 m_above[i] = cells[i];
             }
             if (!isBlank(cells[i]))
-                words += asWords(cells[i], column) + " ; ";
+                words += asWords(cells[i], column,
+                                 column == Column::BitRate ? m_heading.units[i] : std::string()) +
+                         " ; ";
         }
         return words;
     }
@@ -158,48 +178,146 @@ struct Standing {
     std::optional<Chroma> chroma;
 
     void take(const ModeWords& words) {
-        if (words.size)
-            size = words.size;
+        if (words.unknownSize)
+            size.reset();
+        else if (!words.sizes.empty())
+            size = words.sizes.front();
         if (words.gop)
             gop = words.gop;
-        if (words.depth)
-            depth = words.depth;
+        if (!words.depths.empty())
+            depth = words.depths.front();
         if (words.chroma)
             chroma = words.chroma;
     }
 };
 
-// One bit rate for all rates, or as many as there are groups of rates.
-void pairRates(const ModeWords& words, TableRow& row) {
-    if (words.rates.empty())
-        row.missing.push_back(ModePart::Rate);
-    if (words.bitRates.empty() ||
-        (words.bitRates.size() > 1 && words.bitRates.size() != words.rates.size()))
-        row.missing.push_back(ModePart::BitRate);
-    for (std::size_t i = 0; i < words.rates.size(); ++i)
-        for (const auto rate : words.rates[i]) {
-            const auto bits = words.bitRates.size() == words.rates.size() ? words.bitRates[i]
-                              : words.bitRates.size() == 1                ? words.bitRates[0]
-                                                                          : DataRate(0);
-            const bool there =
-                std::any_of(row.mode.rates.begin(), row.mode.rates.end(),
-                            [rate](const RateOption& one) { return one.rate == rate; });
-            if (!there)
-                row.mode.rates.push_back({rate, bits});
+// The rates of a line with their bit rates: one for all, one for each group, or one for each.
+std::vector<RateOption> paired(const std::vector<std::vector<FrameRate>>& rates,
+                               const std::vector<std::vector<DataRate>>& bits) {
+    const auto count = [](const auto& groups) {
+        std::size_t all = 0;
+        for (const auto& group : groups)
+            all += group.size();
+        return all;
+    };
+    bool byGroup = bits.size() == rates.size();
+    for (std::size_t i = 0; byGroup && i < bits.size(); ++i)
+        byGroup = bits[i].size() == 1 || bits[i].size() == rates[i].size();
+    std::vector<DataRate> flat;
+    for (const auto& group : bits)
+        flat.insert(flat.end(), group.begin(), group.end());
+    if (!byGroup && flat.size() != 1 && flat.size() != count(rates))
+        return {};
+    std::vector<RateOption> options;
+    std::size_t each = 0;
+    for (std::size_t i = 0; i < rates.size(); ++i)
+        for (std::size_t j = 0; j < rates[i].size(); ++j, ++each) {
+            const auto bit = byGroup            ? bits[i][bits[i].size() == 1 ? 0 : j]
+                             : flat.size() == 1 ? flat[0]
+                                                : flat[each];
+            if (std::none_of(options.begin(), options.end(),
+                             [&](const RateOption& one) { return one.rate == rates[i][j]; }))
+                options.push_back({rates[i][j], bit});
         }
+    return options;
 }
 
-TableRow rowOf(std::string_view line, const ModeWords& words, Standing& standing) {
+// What may be meant by a line: one thing for each place in which it can be read otherwise.
+class Readings {
+public:
+    Readings(const ModeWords& words, const ModeLine& mode)
+        : m_words(words)
+        , m_mode(mode) {}
+
+    /// The first is the plain one; none where rates and bit rates do not pair.
+    std::vector<ModeLine> all() {
+        read(m_mode, m_words.rates, bits(false));
+        if (m_words.span)
+            spans();
+        if (bits(true) != bits(false))
+            read(m_mode, m_words.rates, bits(true));
+        if (!m_words.bareNumbers.empty())
+            for (const double unit : {1e6, 8e6}) {
+                std::vector<DataRate> rates;
+                for (const double number : m_words.bareNumbers)
+                    rates.emplace_back(number * unit);
+                read(m_mode, m_words.rates, {rates});
+            }
+        const auto plain = m_found;
+        for (std::size_t i = 1; i < m_words.depths.size(); ++i)
+            for (auto other : plain) {
+                other.depth = m_words.depths[i];
+                m_found.push_back(std::move(other));
+            }
+        for (std::size_t i = 1; i < m_words.sizes.size(); ++i)
+            for (auto other : plain) {
+                other.frame = m_words.sizes[i];
+                m_found.push_back(std::move(other));
+            }
+        return std::move(m_found);
+    }
+
+private:
+    using Bits = std::vector<std::vector<DataRate>>;
+    [[nodiscard]] Bits bits(bool otherwise) const {
+        Bits all;
+        for (const auto& group : m_words.bitRates) {
+            auto& rates = all.emplace_back();
+            for (const auto& one : group)
+                rates.push_back(otherwise ? one.other.value_or(one.rate) : one.rate);
+        }
+        return all;
+    }
+    void read(ModeLine mode, const std::vector<std::vector<FrameRate>>& rates, const Bits& bits) {
+        mode.rates = bits.empty() ? std::vector<RateOption>() : paired(rates, bits);
+        if (!mode.rates.empty())
+            m_found.push_back(std::move(mode));
+    }
+    // All standard rates of a span, its two ends, or everything between as off-speed.
+    void spans() {
+        const auto [from, to] = *m_words.span;
+        std::vector<FrameRate> standard;
+        for (const auto rate : standardRates())
+            if (!(rate < from) && !(to < rate))
+                standard.push_back(rate);
+        if (standard.size() > 2)
+            read(m_mode, {standard}, bits(false));
+        const auto isOne = [&](FrameRate end) {
+            return std::find(standard.begin(), standard.end(), end) != standard.end();
+        };
+        if (isOne(from) && isOne(to))
+            read(m_mode, {{from, to}}, bits(false));
+        auto slowed = m_mode;
+        slowed.offSpeed = OffSpeed{from, to, false, false};
+        read(slowed, {{to}}, bits(false));
+    }
+
+    const ModeWords& m_words;
+    const ModeLine& m_mode;
+    std::vector<ModeLine> m_found;
+};
+
+bool hasDigit(const std::string& text) {
+    return std::any_of(text.begin(), text.end(), isDigit);
+}
+
+// A line as this program writes modes itself.
+std::optional<TableRow> ownRow(std::string_view line) {
+    if (line.find('@') == std::string_view::npos)
+        return std::nullopt;
+    const auto mode = parseModeLine(line);
+    if (!mode)
+        return std::nullopt;
     TableRow row;
     row.text = trimmedCell(line);
-    row.rest = words.rest;
-    const bool speaks = words.size || words.gop || words.depth || words.chroma;
-    row.heading = words.rates.empty() && words.bitRates.empty();
-    if (row.heading && speaks)
-        standing.take(words);
-    const auto size = words.size ? words.size : standing.size;
+    row.mode = *mode;
+    return row;
+}
+
+void fillFormat(TableRow& row, const ModeWords& words, const Standing& standing) {
+    const auto size = words.sizes.empty() ? standing.size : words.sizes.front();
     const auto gop = words.gop ? words.gop : standing.gop;
-    const auto depth = words.depth ? words.depth : standing.depth;
+    const auto depth = words.depths.empty() ? standing.depth : words.depths.front();
     const auto chroma = words.chroma ? words.chroma : standing.chroma;
     row.mode.name = words.name;
     row.mode.frame = size.value_or(row.mode.frame);
@@ -210,16 +328,42 @@ TableRow rowOf(std::string_view line, const ModeWords& words, Standing& standing
     row.mode.sound = !words.mute;
     row.mode.autofocus = !words.manualFocus;
     if (row.heading)
-        return row;
-    if (!size)
+        return;
+    if (!size || words.unknownSize)
         row.missing.push_back(ModePart::Size);
-    pairRates(words, row);
     if (!depth)
         row.assumed.push_back(ModePart::Depth);
     if (!chroma && gop != Gop::Raw)
         row.assumed.push_back(ModePart::Chroma);
     if (!gop)
         row.assumed.push_back(ModePart::Gop);
+}
+
+TableRow rowOf(std::string_view line, const ModeWords& words, Standing& standing) {
+    TableRow row;
+    row.text = trimmedCell(line);
+    row.rest = words.rest;
+    row.label = words.label;
+    const bool rated = !words.rates.empty() || words.span;
+    row.heading = !rated && words.bitRates.empty();
+    if (row.heading)
+        standing.take(words);
+    fillFormat(row, words, standing);
+    if (row.heading)
+        return row;
+    auto readings = Readings(words, row.mode).all();
+    if (!rated)
+        row.missing.push_back(ModePart::Rate);
+    else if (readings.empty())
+        row.missing.push_back(ModePart::BitRate);
+    if (!rated && words.bitRates.empty())
+        row.missing.push_back(ModePart::BitRate);
+    if (!row.missing.empty())
+        return row;
+    row.mode = readings.front();
+    // A number that is left beside those that were taken may change what they mean.
+    if (readings.size() > 1 || words.span || !words.bareNumbers.empty() || hasDigit(row.rest))
+        row.readings = std::move(readings);
     return row;
 }
 
@@ -241,37 +385,80 @@ std::vector<TableRow> readModeTable(std::string_view text) {
             rows.push_back(std::move(row));
             continue;
         }
+        if (auto own = ownRow(lines[i])) {
+            rows.push_back(std::move(*own));
+            continue;
+        }
         rows.push_back(rowOf(lines[i], readModeWords(reader.wordsOf(lines[i])), standing));
     }
     return rows;
 }
 
-std::vector<ModeLine> merged(std::span<const ModeLine> lines) {
-    std::vector<ModeLine> all;
-    for (const auto& line : lines) {
-        const auto same = std::find_if(all.begin(), all.end(), [&](const ModeLine& other) {
-            auto alike = line;
-            alike.rates = other.rates;
-            return alike == other;
-        });
-        if (same == all.end()) {
-            all.push_back(line);
-            continue;
-        }
-        for (const auto& option : line.rates)
-            if (std::none_of(same->rates.begin(), same->rates.end(),
-                             [&](const RateOption& one) { return one.rate == option.rate; }))
-                same->rates.push_back(option);
-    }
-    return all;
+namespace {
+
+// A format with its rates, and the words that part it from another of the same format.
+struct Labelled {
+    ModeLine mode;
+    std::string label;
+};
+
+bool isOfOneKind(ModeLine a, const ModeLine& b) {
+    a.rates = b.rates;
+    return a == b;
 }
 
+bool conflicts(const ModeLine& a, const ModeLine& b) {
+    for (const auto& one : a.rates)
+        for (const auto& other : b.rates)
+            if (one.rate == other.rate && one.bitRate != other.bitRate)
+                return true;
+    return false;
+}
+
+void addRates(ModeLine& to, const ModeLine& from) {
+    for (const auto& option : from.rates)
+        if (std::none_of(to.rates.begin(), to.rates.end(),
+                         [&](const RateOption& one) { return one.rate == option.rate; }))
+            to.rates.push_back(option);
+}
+
+void place(std::vector<Labelled>& all, const Labelled& one) {
+    Labelled* fitting = nullptr;
+    std::size_t alike = 0;
+    for (auto& other : all) {
+        if (!isOfOneKind(other.mode, one.mode))
+            continue;
+        ++alike;
+        const bool same = other.label == one.label;
+        if (!conflicts(other.mode, one.mode) && (!fitting || (same && fitting->label != one.label)))
+            fitting = &other;
+    }
+    // Among several of one format the words decide.
+    if (fitting && (alike == 1 || fitting->label == one.label))
+        addRates(fitting->mode, one.mode);
+    else
+        all.push_back(one);
+}
+
+} // namespace
+
 std::vector<ModeLine> modesIn(std::span<const TableRow> rows) {
-    std::vector<ModeLine> lines;
+    std::vector<Labelled> all;
     for (const auto& row : rows)
         if (row.isMode())
-            lines.push_back(row.mode);
-    return merged(lines);
+            place(all, {row.mode, row.label});
+    std::vector<ModeLine> lines;
+    for (const auto& one : all) {
+        auto mode = one.mode;
+        const auto twin = std::any_of(all.begin(), all.end(), [&](const Labelled& other) {
+            return &other < &one && isOfOneKind(other.mode, one.mode);
+        });
+        if (twin && mode.name.empty())
+            mode.name = print(mode.frame) + " " + (one.label.empty() ? "" : one.label + " ") +
+                        print(mode.rates.front().bitRate);
+        lines.push_back(std::move(mode));
+    }
+    return lines;
 }
 
 } // namespace bslate

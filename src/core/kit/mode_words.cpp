@@ -1,5 +1,6 @@
 #include "core/kit/mode_words.h"
 
+#include "core/kit/mode_print.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/scan.h"
@@ -7,30 +8,12 @@
 #include <algorithm>
 #include <functional>
 #include <regex>
+#include <sstream>
 
 namespace bslate {
 namespace {
 
 constexpr std::size_t kLongestLine = 500;
-
-void replaceAll(std::string& text, std::string_view from, std::string_view to) {
-    for (auto at = text.find(from); at != std::string::npos; at = text.find(from, at + to.size()))
-        text.replace(at, from.size(), to);
-}
-
-// Signs of print as those of a keyboard; a decimal comma in a rate as a point.
-std::string plainSigns(std::string_view line) {
-    std::string text(line.substr(0, kLongestLine));
-    for (const auto& [from, to] : {std::pair{"\u00d7", "x"},
-                                   {"\u2013", "-"},
-                                   {"\u2014", "-"},
-                                   {"\u00a0", " "},
-                                   {"\u2009", " "},
-                                   {"\u2248", "~"}})
-        replaceAll(text, from, to);
-    static const std::regex comma("\\b(23|29|47|59|119),([0-9]{2,3})(?![0-9])");
-    return std::regex_replace(text, comma, "$1.$2");
-}
 
 // Takes pieces out of a line, one kind after the other, so that a later one does not see them.
 class Taker {
@@ -49,6 +32,9 @@ public:
                 std::fill_n(m_text.begin() + start, size, kTaken);
             from = m_text.cbegin() + start + std::max<std::ptrdiff_t>(1, size);
         }
+    }
+    void drop(const std::regex& pattern) {
+        each(pattern, [](const std::smatch&) { return true; });
     }
     /// What nobody took, without signs that only part it.
     [[nodiscard]] std::string rest() const {
@@ -77,11 +63,14 @@ private:
     std::string m_text;
 };
 
-std::regex pattern(const char* text) {
+std::regex pattern(const std::string& text) {
     return std::regex(text, std::regex::ECMAScript | std::regex::icase | std::regex::optimize);
 }
+std::regex cased(const std::string& text) {
+    return std::regex(text, std::regex::ECMAScript | std::regex::optimize);
+}
 
-// Digits, with the commas that part thousands left out.
+// Digits, with the signs that part thousands left out.
 std::string digits(const std::string& text) {
     std::string only;
     for (const char c : text)
@@ -90,41 +79,74 @@ std::string digits(const std::string& text) {
     return only;
 }
 
+void addSize(ModeWords& words, FrameSize size) {
+    if (std::find(words.sizes.begin(), words.sizes.end(), size) == words.sizes.end())
+        words.sizes.push_back(size);
+}
+
 bool takeSize(ModeWords& words, const std::string& text) {
     const auto size = parseFrameSize(text);
-    if (size && !words.size)
-        words.size = *size;
+    if (size)
+        addSize(words, *size);
     return size.ok();
 }
 
 void takeSizes(Taker& line, ModeWords& words) {
-    static const auto pixels = pattern(
-        "\\b([0-9]{3,5}|[0-9]{1,2},[0-9]{3})\\s*[x*]\\s*([0-9]{3,5}|[0-9]{1,2},[0-9]{3})\\b");
+    static const auto pixels = pattern("\\b([0-9]{3,5}|[0-9]{1,2}[,.' ][0-9]{3})\\s*[x*]\\s*"
+                                       "([0-9]{3,5}|[0-9]{1,2}[,.' ][0-9]{3})\\b");
     line.each(pixels, [&](const std::smatch& match) {
         return takeSize(words, digits(match[1]) + "x" + digits(match[2]));
     });
+    const bool told = !words.sizes.empty(); // what a size is called beside its pixels
     static const auto lines = pattern("\\b(720|1080|2160|4320)(?:p\\b|p(?=[0-9])|/(?=[0-9])|\\b)");
     line.each(lines, [&](const std::smatch& match) {
-        return takeSize(words, match[1] == "4320" ? std::string("uhd2") : std::string(match[1]));
+        return told || takeSize(words, match[1] == "4320" ? std::string("uhd2") : match[1].str());
     });
     struct Named {
         std::regex words;
-        const char* size;
+        FrameSize size;
     };
+    static const std::string wide = "\\s*[-(]?\\s*17\\s*:\\s*9\\)?";
+    static const std::string usual = "(?:\\s*[-(]?\\s*16\\s*:\\s*9\\)?)?";
     static const Named names[] = {
-        {pattern("\\b(?:4K\\s*-?\\s*DCI|DCI\\s*-?\\s*4K|C4K)\\b"), "4kdci"},
-        {pattern("\\b(?:2K\\s*-?\\s*DCI|DCI\\s*-?\\s*2K|2K)\\b"), "2kdci"},
-        {pattern("\\b(?:8K\\s*-?\\s*UHD|UHD\\s*-?\\s*8K|UHD\\s*-?\\s*2|8K)\\b"), "uhd2"},
-        {pattern("\\b(?:4K\\s*-?\\s*UHD|UHD\\s*-?\\s*4K|UHD|4K)\\b"), "uhd"},
-        {pattern("\\b(?:full\\s*-?\\s*HD|FHD)\\b"), "fhd"},
-        {pattern("\\bHD\\b"), "hd"}};
+        {pattern("\\b8K" + wide), {8192, 4320}},
+        {pattern("\\b(?:4K\\s*-?\\s*DCI|DCI\\s*-?\\s*4K|C4K|cine(?:ma)?\\s*-?\\s*4K|4K\\s*-?\\s*"
+                 "cine(?:ma)?)\\b(?:" +
+                 wide + ")?|\\b(?:UHD\\s*)?4K" + wide),
+         {4096, 2160}},
+        {pattern("\\b(?:2K\\s*-?\\s*DCI|DCI\\s*-?\\s*2K|cine(?:ma)?\\s*-?\\s*2K|2K\\s*-?\\s*"
+                 "cine(?:ma)?|2K)\\b(?:" +
+                 wide + ")?"),
+         {2048, 1080}},
+        {pattern("\\b(?:8K\\s*-?\\s*UHD|UHD\\s*-?\\s*8K|UHD\\s*-?\\s*2|8K)\\b(?!\\s*\\(?[0-9]+:)" +
+                 usual),
+         {7680, 4320}},
+        {pattern("\\b(?:4K\\s*-?\\s*UHD|UHD\\s*-?\\s*4K|UHD|4K)\\b(?!\\s*\\(?(?!16)[0-9]+\\s*:"
+                 "\\s*[0-9]\\b(?!\\s*:))" +
+                 usual),
+         {3840, 2160}},
+        {pattern("\\b(?:full\\s*-?\\s*HD|FHD)\\b" + usual), {1920, 1080}},
+        {pattern("\\bHD\\b" + usual), {1920, 1080}}};
     for (const auto& named : names)
-        line.each(named.words, [&](const std::smatch&) { return takeSize(words, named.size); });
+        line.each(named.words, [&](const std::smatch&) {
+            if (!told)
+                addSize(words, named.size);
+            return true;
+        });
+    // A number of K that is no size of pixels by itself.
+    static const auto unknown = pattern("\\b[0-9]+(?:[.,][0-9]+)?K\\b(?!\\s*(?:Hz|bps|bit|b/s))");
+    line.each(unknown, [&](const std::smatch&) {
+        words.unknownSize = words.unknownSize || !told;
+        return told;
+    });
+    static const auto aspect = pattern("\\(?\\b(?:16|17|3)\\s*:\\s*(?:9|2)\\b\\)?");
+    if (told)
+        line.drop(aspect);
 }
 
 void takeFormat(Taker& line, ModeWords& words) {
-    static const auto chroma =
-        pattern("\\b4\\s*[:.]\\s*([24])\\s*[:.]\\s*([024])\\b|\\b4([24])([024])\\b");
+    static const auto chroma = pattern("\\b4\\s*[:.]\\s*([24])\\s*[:.]\\s*([024])\\b|"
+                                       "(?:\\b|\\bY(?:CC|UV|CbCr)\\s*-?)4([24])([024])\\b");
     line.each(chroma, [&](const std::smatch& match) {
         const std::string two =
             match[1].matched ? match[1].str() + match[2].str() : match[3].str() + match[4].str();
@@ -135,7 +157,9 @@ void takeFormat(Taker& line, ModeWords& words) {
     });
     static const auto bits = pattern("\\b(8|9|1[0-6])\\s*-?\\s*bits?\\b(?!\\s*(?:rate|/))");
     line.each(bits, [&](const std::smatch& match) {
-        words.depth = BitDepth{std::stoi(match[1])};
+        const BitDepth depth{std::stoi(match[1])};
+        if (std::find(words.depths.begin(), words.depths.end(), depth) == words.depths.end())
+            words.depths.push_back(depth);
         return true;
     });
     struct Group {
@@ -155,18 +179,33 @@ void takeFormat(Taker& line, ModeWords& words) {
         });
 }
 
+constexpr const char* kNumber = "[0-9]+(?:[.,'][0-9]+)*";
+
 void takeBitRates(Taker& line, ModeWords& words) {
-    static const auto rates = pattern("~?\\s*\\b([0-9]+(?:\\.[0-9]+)?)\\s*(Mbps|Mb/s|Mbits?/"
-                                      "s|Mbits?|Gbps|Gb/s|Gbits?/s|M)(?![a-z/])");
+    // A rate or a count of lines before a bit rate is no thousands of it.
+    static const std::string number =
+        "(?:(?!(?:23|24|25|29|30|47|48|50|59|60|90|96|100|119|120|180|200|240|720) )[0-9]{1,3}(?: "
+        "[0-9]{3})+|" +
+        std::string(kNumber) + ")";
+    static const std::string unit =
+        "(?:[kKmMgG][bB][pP][sS]|[kKmMgGtT][bBoO]\\s?/\\s?(?:sec|s|S|min|h|hour|hr)|"
+        "[kKmMgG]bits?(?:\\s?/\\s?s(?:ec)?|ps)?|[kKmMgG]B(?:ytes?|yte)(?:\\s?/\\s?s(?:ec)?|ps)|"
+        "[kKmMgG]Bit(?:\\s?/\\s?s(?:ec)?|ps)?|M)(?![A-Za-z/0-9])";
+    // One number, or a list of which each may name its unit.
+    static const auto rates = cased("~?\\s*(?:^|[^0-9.,A-Za-z])(" + number + "(?:\\s*(?:" + unit +
+                                    ")?\\s*[/&+]\\s*" + number + ")*)\\s*(" + unit + ")");
     line.each(rates, [&](const std::smatch& match) {
-        const std::string unit = match[2];
-        const bool bytes = unit.find("B/s") != std::string::npos; // MB is not Mb
-        const bool giga = unit.front() == 'G' || unit.front() == 'g';
-        const auto rate =
-            parseDataRate(match[1].str() + (giga ? "G" : "M") + (bytes ? "B/s" : "b/s"));
-        if (rate)
-            words.bitRates.push_back(*rate);
-        return rate.ok();
+        static const auto item = cased("(" + number + ")\\s*(" + unit + ")?");
+        const std::string list = match[1], last = match[2];
+        std::vector<PrintedBitRate> group;
+        for (std::sregex_iterator at(list.begin(), list.end(), item), end; at != end; ++at) {
+            const auto rate = printedBitRate((*at)[1], (*at)[2].matched ? (*at)[2].str() : last);
+            if (!rate)
+                return false;
+            group.push_back(*rate);
+        }
+        words.bitRates.push_back(std::move(group));
+        return true;
     });
 }
 
@@ -184,26 +223,63 @@ bool takeRateList(ModeWords& words, const std::string& list) {
 }
 
 void takeRates(Taker& line, ModeWords& words) {
+    static const std::string number = "[0-9]+(?:\\.[0-9]+)?p?";
+    static const std::string unit =
+        "(?:p(?![a-z])|fps\\b|f/s|frames?\\s*(?:/|per)\\s*s(?:ec(?:ond)?)?\\b)";
+    static const auto span =
+        pattern("\\b(" + number + ")\\s*(?:-|to|\\.\\.)\\s*(" + number + ")\\s*" + unit);
+    line.each(span, [&](const std::smatch& match) {
+        ModeWords ends;
+        if (words.span || !takeRateList(ends, match[1]) || !takeRateList(ends, match[2]) ||
+            !(ends.rates[0][0] < ends.rates[1][0]))
+            return false;
+        words.span = {ends.rates[0][0], ends.rates[1][0]};
+        return true;
+    });
     static const auto told =
-        pattern("\\b([0-9]+(?:\\.[0-9]+)?p?(?:\\s*[/,&]\\s*[0-9]+(?:\\.[0-9]+)?p?)*)\\s*"
-                "(?:p(?![a-z])|fps\\b|f/s|frames?\\s*(?:/|per)\\s*s(?:ec(?:ond)?)?\\b)");
+        pattern("(?:^|[^0-9.,a-z:-])(" + number + "(?:\\s*[/,&+]\\s*" + number + ")*)\\s*" + unit);
     line.each(told, [&](const std::smatch& match) { return takeRateList(words, match[1]); });
-    if (!words.rates.empty())
+    if (!words.rates.empty() || words.span)
         return;
-    // Numbers that can hardly be anything else.
-    static const auto plain = pattern("\\b(?:23\\.976|23\\.98|24|25|29\\.97|30|47\\.95|48|50|59\\."
-                                      "94|60|96|100|119\\.88|120)(?![.0-9a-z])"
-                                      "(?:\\s*[/,&]\\s*[0-9]+(?:\\.[0-9]+)?(?![.0-9a-z]))*");
+    // Numbers that can hardly be anything else, and that are of nothing else.
+    static const std::string other = "(?!\\s*(?:min|sec|s\\b|h\\b|hours?|GB|TB|MB|Mb|kHz|Hz|ch\\b|"
+                                     "mm|x\\b|%|bit|-?bit|K\\b))";
+    static const auto plain =
+        pattern("(?:^|[\\s;|(/,\x01])(?=((?:23\\.976|23\\.98|24|25|29\\.97|30|47\\.95|48|50|59\\."
+                "94|60|96|100|119\\.88|120)(?![.0-9a-z:-])" +
+                other + "(?:\\s*[/,&]\\s*[0-9]+(?:\\.[0-9]+)?(?![.0-9a-z:])" + other + ")*))\\1");
     line.each(plain, [&](const std::smatch& match) {
-        return words.rates.empty() && takeRateList(words, match[0]);
+        return words.rates.empty() && takeRateList(words, match[1]);
+    });
+}
+
+// A list of bare numbers behind rates, one for each of them: bit rates, of whatever unit.
+void takeBareList(Taker& line, ModeWords& words) {
+    if (!words.bitRates.empty() || words.rates.size() != 1 || words.rates[0].size() < 2)
+        return;
+    static const auto list = pattern("[:\\s]([0-9]+(?:[.,][0-9]+)?(?:\\s*/\\s*[0-9]+(?:[.,][0-9]+)?"
+                                     ")+)(?![.0-9a-z/])");
+    line.each(list, [&](const std::smatch& match) {
+        const std::string text = match[1];
+        std::vector<double> numbers;
+        static const std::regex one("[0-9]+(?:[.,][0-9]+)?");
+        for (std::sregex_iterator at(text.begin(), text.end(), one), end; at != end; ++at)
+            numbers.push_back(numberAs(at->str(), Thousands::No));
+        if (!words.bareNumbers.empty() || numbers.size() != words.rates[0].size())
+            return false;
+        words.bareNumbers = std::move(numbers);
+        return true;
     });
 }
 
 void takeCosts(Taker& line, ModeWords& words) {
     static const auto crop =
-        pattern("\\bcrop\\s*([0-9]\\.[0-9]+)\\s*x?|\\b([0-9]\\.[0-9]+)\\s*x?\\s*crop\\b");
+        pattern("\\bcrop(?:\\s*factor)?\\s*[:=]?\\s*x?\\s*([0-9][.,][0-9]+)\\s*x?|"
+                "\\bx?\\s*([0-9][.,][0-9]+)\\s*x?\\s*crop(?:\\s*factor)?\\b");
     line.each(crop, [&](const std::smatch& match) {
-        const auto factor = parseFactor(match[1].matched ? match[1].str() : match[2].str());
+        auto text = match[1].matched ? match[1].str() : match[2].str();
+        std::replace(text.begin(), text.end(), ',', '.');
+        const auto factor = parseFactor(text);
         if (factor && *factor >= Magnification(1))
             words.crop = *factor;
         return words.crop.has_value();
@@ -215,22 +291,63 @@ void takeCosts(Taker& line, ModeWords& words) {
     line.each(manual, [&](const std::smatch&) { return words.manualFocus = true; });
 }
 
+// What a recording is beside its picture: sound, the speed it is played at, the box it comes in.
+void dropBesides(Taker& line) {
+    static const std::string sound = "(?:audio|sound|L?PCM|AAC)";
+    static const std::string of =
+        "(?:[\\s:x,/-]*[0-9.,]+\\s*-?\\s*(?:bits?|ch(?:annels?)?|kHz|kbps|kb/s)\\b)";
+    static const auto audio = pattern("\\b" + sound + "\\b" + of + "+|" + of + "+\\s*" + sound +
+                                      "\\b|\\b[0-9]+\\s*ch(?:annels?)?\\b|\\b[0-9.,]+\\s*kHz\\b");
+    line.drop(audio);
+    static const auto slow = pattern(
+        "\\(?\\s*(?:\\b[0-9]+(?:[.,][0-9]+)?\\s*x\\s*)?\\b(?:slow(?:er|ed)?(?:[\\s-]*motion)?|"
+        "recorded|played|plays|playback|conformed)\\b(?:\\s+(?:at|as|to|in|back|for))*\\s*"
+        "[0-9]+(?:[.,][0-9]+)?\\s*(?:p|fps|x)?\\b(?:\\s*\\))?");
+    line.drop(slow);
+    static const auto box = pattern(
+        "\\(?\\b(?:H\\s*\\.?\\s*26[456]|HEVC|AVC|VVC|AV1|VP9|MPEG[\\s-]*[24]|MP4|MOV|MXF|MKV|"
+        "JPEG\\s*(?:2000|XS)|VC-?[135])(?:\\s*/\\s*(?:H\\s*\\.?\\s*26[456]|AVC|HEVC|MPEG-?4))?"
+        "\\b\\)?");
+    line.drop(box);
+}
+
+// Words that carry nothing for a plan.
+std::string withoutFillers(const std::string& words) {
+    static const auto filler = pattern(
+        "\\(?\\b(?:approx(?:imately)?|appr|about|ca|circa|roughly|max(?:imum)?|up to|standard|"
+        "video|recording|mode|modes|movie|frame|frames|rate|rates|bit|bitrate|compression|"
+        "compressed|quality|format|resolution|codec|colou?r|sampling|internal|with sound|sound|"
+        "audio|and|at|the|in)\\b[.:]?\\)?");
+    // What a filler leaves of itself are spaces and signs.
+    const std::string left = std::regex_replace(words, filler, "");
+    static const auto sign = cased("(?:^|\\s)[^0-9A-Za-z\x80-\xff]+(?=\\s|$)");
+    std::string kept;
+    std::istringstream each(std::regex_replace(left, sign, ""));
+    for (std::string word; each >> word;)
+        kept += (kept.empty() ? "" : " ") + word;
+    return kept;
+}
+
 } // namespace
 
 ModeWords readModeWords(std::string_view line) {
     ModeWords words;
-    Taker taker(plainSigns(line));
+    Taker taker(plainPrint(line.substr(0, kLongestLine)));
     static const auto quoted = pattern("\"([^\"]*)\"");
     taker.each(quoted, [&](const std::smatch& match) {
         words.name = match[1];
         return true;
     });
     takeCosts(taker, words);
+    dropBesides(taker);
     takeFormat(taker, words);
     takeBitRates(taker, words);
     takeSizes(taker, words);
     takeRates(taker, words);
-    words.rest = taker.rest();
+    takeBareList(taker, words);
+    words.label = withoutFillers(taker.rest());
+    if (!words.label.empty())
+        words.rest = taker.rest();
     if (line.size() > kLongestLine)
         words.rest += std::string(line.substr(kLongestLine));
     return words;

@@ -10,20 +10,35 @@
 /// What one line of a printed table says. Private to mode_table.
 namespace bslate {
 
+/// A bit rate, and what else its spelling may mean: "1.200" that is or is not thousands, "MBPS"
+/// that is bits or bytes.
+struct PrintedBitRate {
+    DataRate rate;
+    std::optional<DataRate> other;
+};
+
 struct ModeWords {
-    std::optional<FrameSize> size;
+    std::vector<FrameSize> sizes; ///< that differ
+    bool unknownSize = false;     ///< "6K": no size of pixels
     std::optional<Gop> gop;
-    std::optional<BitDepth> depth;
+    std::vector<BitDepth> depths; ///< that differ
     std::optional<Chroma> chroma;
-    std::vector<std::vector<FrameRate>> rates; ///< groups, as they stand beside bit rates
-    std::vector<DataRate> bitRates;
+    std::vector<std::vector<FrameRate>> rates;         ///< groups, as they stand in lists
+    std::vector<std::vector<PrintedBitRate>> bitRates; ///< likewise
+    std::vector<double> bareNumbers; ///< a list without a unit, as long as that of the rates
+    std::optional<std::pair<FrameRate, FrameRate>> span; ///< "23.98-29.97p": which of them?
     std::optional<Magnification> crop;
     bool mute = false, manualFocus = false;
-    std::string name; ///< in quotes
-    std::string rest; ///< what is none of these
+    std::string name;  ///< in quotes
+    std::string label; ///< of that, the words that may part this from another mode of its format
+    std::string rest;  ///< what is none of these and carries something
 };
 
 /// Of a line of at most 500 signs; more are left in `rest`.
 [[nodiscard]] ModeWords readModeWords(std::string_view line);
+
+/// Bit rates that recordings have, in Mb/s: what lies outside is a misprint or misread. Common
+/// practice, no source.
+inline constexpr DataRate kLeastPlausible{2e6}, kMostPlausible{2e10};
 
 } // namespace bslate

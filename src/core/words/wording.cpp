@@ -28,9 +28,7 @@ std::string stopsText(Stops stops, bool sign, bool bare, bool fine) {
         return (sign && stops > Stops(0.0) ? "+" : "") + fixedText(stops.value(), 2);
     const bool negative = bare && stops < Stops(0.0); // must not read as room
     std::string number = sign || negative ? print(stops) : printPlain(stops);
-    if (bare)
-        return number;
-    return number + (std::abs(stops.value()) > 1.049 ? " stops" : " stop");
+    return bare ? number : counted(number, "stop", "stops");
 }
 
 struct Filler {
@@ -71,6 +69,11 @@ struct Filler {
 
 std::string placeText(std::string_view key, const Facts& facts, const Translator& translate) {
     Filler filler{translate};
+    if (const auto noun = key.find(':'); noun != std::string_view::npos) {
+        const auto many = key.find('|', noun);
+        return counted(placeText(key.substr(0, noun), facts, translate),
+                       key.substr(noun + 1, many - noun - 1), key.substr(many + 1));
+    }
     if (key.starts_with(';')) {
         const auto list = placeText(key.substr(1), facts, translate);
         return list.empty() ? list : "; " + list;
@@ -121,6 +124,12 @@ std::string fill(const char* english, const Facts& facts, const Translator& tran
 }
 
 } // namespace
+
+std::string counted(std::string_view number, std::string_view one, std::string_view many) {
+    const auto digits = number.substr(number.find_first_of("0123456789"));
+    const bool single = digits == "1" || digits == "1.0" || digits.starts_with("0.");
+    return std::string(number) + " " + std::string(single ? one : many);
+}
 
 std::string titleOf(const Finding& finding, const Translator& translate) {
     return fill(kindOf(finding.id).title, finding.facts, translate);
@@ -204,8 +213,10 @@ std::string nameOf(DialInField field, const Translator& translate) {
 }
 
 std::string reasonOf(const Reason& reason, const Translator& translate) {
-    const char* sentence = findSentence(reason.id);
-    return sentence ? fill(sentence, reason.facts, translate) : std::string(reason.id);
+    if (const char* sentence = findSentence(reason.id))
+        return fill(sentence, reason.facts, translate);
+    const auto finding = findFinding(reason.id);
+    return finding ? fill(kindOf(*finding).title, reason.facts, translate) : std::string(reason.id);
 }
 
 std::string nameOf(FigureId figure, const Translator& translate) {
@@ -220,7 +231,7 @@ std::string nameOf(FigureId figure, const Translator& translate) {
 }
 
 bool hasWording(std::string_view id) {
-    return findSentence(id) != nullptr;
+    return findSentence(id) != nullptr || findFinding(id).has_value();
 }
 
 } // namespace bslate

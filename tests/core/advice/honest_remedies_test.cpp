@@ -92,6 +92,152 @@ TEST(Remedies, DoNotUndoEachOther) {
     });
 }
 
+// What a shoot can have besides: light on its way up or down, lamps that pulse, a wish of depth, a
+// shutter that somebody left there, two setups in the scene.
+Shoot anyWorkingDay(unsigned seed) {
+    Shoot shoot = anyShoot(seed);
+    std::mt19937 random(seed * 7919u + 1u);
+    const auto one = [&](double from, double to) {
+        return from + (to - from) * (static_cast<double>(random()) / 4294967296.0);
+    };
+    auto& scene = shoot.scenes[0];
+    auto& setup = shoot.setups[0];
+    shoot.brief.mains = Hertz(seed % 2 ? 50 : 60);
+    if (seed % 3 != 0)
+        scene.change = LightChange{shifted(greyCard(scene)->reading, Stops(one(-4, 4))),
+                                   Seconds(one(600, 7200))};
+    if (seed % 4 != 0) {
+        Lamp lamp;
+        lamp.name = "tubes";
+        lamp.kind = LampKind::Ballast;
+        lamp.share = Fraction(one(0.2, 1));
+        lamp.colour = LightColour{Kelvin(one(2600, 7000)), Duv(one(-0.01, 0.015))};
+        scene.lamps.push_back(lamp);
+    }
+    if (seed % 5 != 0) {
+        const double widest = one(1, 5);
+        scene.depth = DepthWish{TStop(std::exp2(widest / 2)), TStop(std::exp2((widest + 2) / 2))};
+    }
+    const double angles[] = {172.8, 180, 144, 90, 216, 300, 86.4};
+    setup.shutter = ShutterAngle(angles[random() % 7]);
+    setup.shutterSchool = static_cast<ShutterSchool>(random() % 4);
+    if (seed % 2)
+        setup.camera = "times";
+    if (seed % 7 == 0)
+        setup.base = ExposureIndex(5000);
+    setup.white = Kelvin(std::round(one(25, 90)) * 100);
+    if (seed % 6 == 0)
+        setup.wantedWhite = Kelvin(4300);
+    Setup second = setup;
+    second.id = "t";
+    second.number = "2B";
+    second.iris = TStop(std::exp2(one(2, 8) / 2));
+    shoot.setups.push_back(second);
+    return shoot;
+}
+
+std::vector<std::string> faultsOf(const Shoot& shoot, const Setup& setup) {
+    std::vector<std::string> keys;
+    const auto add = [&](const Finding& finding, auto&& again) -> void {
+        if (finding.severity == Severity::Fault && !finding.accepted) {
+            const auto key = finding.key();
+            keys.push_back(key.starts_with("pulsing") ? "pulsing" : key);
+        }
+        for (const auto& other : finding.follows)
+            again(other, again);
+    };
+    for (const auto& finding : judge(shoot, setup).findings)
+        add(finding, add);
+    return keys;
+}
+
+// A remedy leaves no fault that was not there, in its own setup or another one of the scene, unless
+// its button says so; and the finding it is for is gone, or weaker.
+TEST(Remedies, AddNoFaultUnsaidAndCureWhatTheyAreFor) {
+    int tried = 0, told = 0;
+    for (unsigned seed = 0; seed < 300; ++seed) {
+        const Shoot shoot = anyWorkingDay(seed);
+        for (const auto& finding : judge(shoot, shoot.setups[0]).findings)
+            for (const auto& remedy : finding.remedies) {
+                const auto after = applied(shoot, remedy.edit);
+                int added = 0;
+                for (std::size_t s = 0; s < shoot.setups.size(); ++s) {
+                    const auto was = faultsOf(shoot, shoot.setups[s]);
+                    for (const auto& key : faultsOf(after, after.setups[s]))
+                        added += std::find(was.begin(), was.end(), key) == was.end();
+                }
+                ++tried;
+                told += remedy.faults > 0;
+                EXPECT_EQ(added, remedy.faults)
+                    << seed << " " << finding.key() << ": " << titleOf(remedy);
+                if (added > 0) {
+                    EXPECT_NE(titleOf(remedy).find("adds a fault: "), std::string::npos);
+                    EXPECT_LT(finding.severity, Severity::Good) << titleOf(remedy);
+                }
+                // Told with its cause, a finding leaves its ways out there.
+                const auto then = judge(after, after.setups[0]);
+                const auto cured = [&](const Finding& one) {
+                    const auto* left = then.find(one.key());
+                    return one.id == FindingId::SceneWider || !left ||
+                           left->severity > one.severity;
+                };
+                EXPECT_TRUE(cured(finding) ||
+                            std::any_of(finding.follows.begin(), finding.follows.end(), cured))
+                    << seed << " " << finding.key() << " stands after " << titleOf(remedy);
+                const auto& wish = shoot.scenes[0].depth;
+                if (wish && remedy.edit.setup && finding.id != FindingId::DepthDeep &&
+                    finding.id != FindingId::DepthShallow) {
+                    const auto inside = [&](TStop iris) {
+                        return iris.value() > wish->widest.value() * 0.98 &&
+                               iris.value() < wish->narrowest.value() * 1.02;
+                    };
+                    if (inside(shoot.setups[0].iris) && !inside(remedy.edit.setup->iris)) {
+                        EXPECT_NE(titleOf(remedy).find("wished"), std::string::npos)
+                            << titleOf(remedy);
+                    }
+                }
+            }
+    }
+    EXPECT_GT(tried, 800);
+    EXPECT_GT(told, 3) << "some are only to be had with one";
+    EXPECT_LT(told, tried / 4);
+}
+
+// Worked by hand: at 24 a shutter of 144 degrees is 1/60 s, two pulses of lamps on 60 Hz mains.
+TEST(Remedies, AShutterThatHoldsTheLampsIsNotMerelyOffTheRule) {
+    Shoot shoot = sample::shoot();
+    shoot.brief.mains = Hertz(60);
+    Lamp lamp;
+    lamp.kind = LampKind::Ballast;
+    shoot.scenes[0].lamps = {lamp};
+    shoot.setups[0].shutter = ShutterAngle(144);
+    const auto verdict = judge(shoot, shoot.setups[0]);
+    EXPECT_FALSE(verdict.find("shutter-short"));
+    ASSERT_TRUE(verdict.find("shutter-locked-off"));
+    EXPECT_EQ(verdict.find("shutter-locked-off")->severity, Severity::Note);
+    shoot.scenes[0].lamps.clear();
+    EXPECT_TRUE(judge(shoot, shoot.setups[0]).find("shutter-short"));
+}
+
+// The scene of the sample spans 11.9 stops; a window that lacks 0.03 lacks nothing, and a scene ten
+// stops under has too little light, not too much width.
+TEST(SceneWider, IsAFaultByWhatPrintsAndOnlyWhereWidthIsTheCause) {
+    Shoot shoot = sample::shoot();
+    const auto at = evaluate(shoot, shoot.setups[0]);
+    const double window = (at->clip - at->noiseFloor).value();
+    auto& patches = shoot.scenes[0].patches;
+    const auto span = [&](double stops) {
+        patches[5].reading.value = patches[0].reading.value * std::exp2(stops);
+    };
+    span(window + 0.03);
+    EXPECT_FALSE(judge(shoot, shoot.setups[0]).find("scene-wider"));
+    span(window + 0.4);
+    EXPECT_TRUE(judge(shoot, shoot.setups[0]).find("scene-wider"));
+    for (auto& patch : patches)
+        patch.reading.value *= std::exp2(-20);
+    EXPECT_FALSE(judge(shoot, shoot.setups[0]).find("scene-wider"));
+}
+
 const FactValue* factOf(const Finding& finding, std::string_view name) {
     for (const auto& fact : finding.facts)
         if (fact.name == name)

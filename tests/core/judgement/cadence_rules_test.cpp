@@ -151,8 +151,7 @@ const ShownCadence kShownCadence[] = {
      "shutter-left-behind", Severity::Caution, "stayed at 1/50 s; Setup 2A had it at 24",
      "Shutter 180\u00b0"},
     {"NotCrisp", [](Bench& b) { b.shoot.setups[0].shutterSchool = ShutterSchool::Crisp; },
-     "shutter-not-crisp", Severity::Caution, "+1.00 stop from 90\u00b0, 900 steps",
-     "Shutter 90\u00b0"},
+     "shutter-not-crisp", Severity::Caution, "+1.00 stop from 90\u00b0.", "Shutter 90\u00b0"},
     {"LockedOff",
      [](Bench& b) {
          b.shoot.brief.mains = Hertz(60);
@@ -160,7 +159,7 @@ const ShownCadence kShownCadence[] = {
          b.shoot.setups[0].shutterSchool = ShutterSchool::MainsLocked;
          b.shoot.setups[0].shutter = ShutterAngle(144);
      },
-     "shutter-locked-off", Severity::Note, "-0.32 stop from 180\u00b0, -360 steps", ""},
+     "shutter-locked-off", Severity::Note, "-0.32 stop from 180\u00b0.", ""},
     {"ByHand",
      [](Bench& b) {
          b.shoot.setups[0].shutterSchool = ShutterSchool::Custom;

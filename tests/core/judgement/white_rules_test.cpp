@@ -83,7 +83,9 @@ TEST(WhiteRules, LightsApartComeTogetherByGelOrShareTheDifference) {
     const auto shared = applied(shoot, between->edit);
     EXPECT_EQ(shared.setups[0].white, Kelvin(5050));
     EXPECT_FALSE(saidOf(shared, "white-off")) << "on purpose";
-    EXPECT_TRUE(saidOf(shared, "lights-apart:window")) << "which they stay";
+    EXPECT_FALSE(saidOf(shared, "lights-apart:window")) << "it is shared";
+    ASSERT_TRUE(saidOf(shared, "lights-shared:window")) << "which they stay";
+    EXPECT_EQ(saidOf(shared, "lights-shared:window")->severity, Severity::Note);
     shoot.kit.gels.clear();
     EXPECT_FALSE(remedyOf(*saidOf(shoot, "lights-apart:window"), RemedyId::GelLamp));
 }

@@ -103,6 +103,7 @@ QWidget* BringView::buildLines() {
     m_understood->setIconSize({16, 16});
     m_understood->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     column->addWidget(m_understood, 3);
+    connect(m_understood, &QListWidget::itemActivated, this, &BringView::chooseReading);
     return page;
 }
 

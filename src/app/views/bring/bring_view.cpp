@@ -38,6 +38,8 @@ QString nameOf(BodyKind kind) {
     return BringView::tr("a small cinema camera");
 }
 
+constexpr int kLineRole = Qt::UserRole, kReadingRole = Qt::UserRole + 1;
+
 } // namespace
 
 BringView::BringView(KitActions& actions, MyKit& mine, const Style& style, QWidget* parent)
@@ -236,7 +238,29 @@ void BringView::showSources(const std::vector<TableRow>& rows) {
              : row.isMode() || !row.heading ? Severity::Caution
                                             : Severity::Note,
              wordsOf(row));
+        for (const auto& reading : row.readings) {
+            const auto line = toQt(lineOf(reading));
+            auto* item = new QListWidgetItem(tr("Return takes it as %1").arg(line));
+            item->setData(kLineRole, toQt(row.text));
+            item->setData(kReadingRole, line);
+            m_understood->addItem(item);
+        }
     }
+}
+
+// The line as it is meant stands where it stood.
+void BringView::chooseReading(QListWidgetItem* item) {
+    const auto reading = item->data(kReadingRole).toString();
+    if (reading.isEmpty())
+        return;
+    auto lines = m_table->toPlainText().split(QLatin1Char('\n'));
+    for (auto& line : lines)
+        if (line.trimmed() == item->data(kLineRole).toString()) {
+            line = reading;
+            remember();
+            m_table->setPlainText(lines.join(QLatin1Char('\n')));
+            return;
+        }
 }
 
 void BringView::showCell() {

@@ -69,6 +69,7 @@ private:
     void showAll();
     void showUsual();
     void showSources(const std::vector<TableRow>& rows);
+    void chooseReading(QListWidgetItem* item);
     void showCell();
     void edit(const std::vector<LatticeEdit>& edits);
     void take();

@@ -50,6 +50,8 @@ QString wordsOf(const TableRow& row) {
     QStringList parts;
     if (row.isMode())
         parts << toQt(lineOf(row.mode));
+    else if (!row.readings.empty())
+        parts << said("%1: which is meant?").arg(toQt(row.text));
     else if (!row.heading)
         parts << said("%1: no mode without %2").arg(toQt(row.text), listOf(row.missing));
     if (!row.rest.empty())

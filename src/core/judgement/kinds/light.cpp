@@ -63,6 +63,12 @@ std::span<const FindingKind> light() {
         {FindingId::LightShort, "light-short", HelpPage::Scene, Topic::Camera,
          "ISO 2720:1974 exposure equation", "{by} short of light",
          "{school} wants more, and no ND is left to take out."},
+        {FindingId::DepthShallow, "depth-shallow", HelpPage::Scene, Topic::Camera,
+         "the scene's own wish", "{iris} is {by} wider than wished",
+         "The scene asks for {widest} to {narrowest}: less will be sharp."},
+        {FindingId::DepthDeep, "depth-deep", HelpPage::Scene, Topic::Camera, "the scene's own wish",
+         "{iris} is {by} narrower than wished",
+         "The scene asks for {widest} to {narrowest}: more will be sharp."},
         {FindingId::SchoolSuggested, "school-suggested", HelpPage::Scene, Topic::Camera,
          kCommonPractice, "{school} would suit this scene",
          "It leaves {+highlights#} above and {+shadows#} over noise; {chosen} leaves "

@@ -17,6 +17,10 @@ std::span<const FindingKind> white() {
          "{light} and {other} are {mired} apart",
          "At {white}, what {other} lights turns {,turns}, what {light} lights turns {,keyTurns}. A "
          "gel brings them together, a white between shares it, or it stays on purpose."},
+        {FindingId::LightsShared, "lights-shared", HelpPage::White, Topic::Camera, kLocus,
+         "White stands between {light} and {other}",
+         "They are {mired} apart; at {white}, what {other} lights turns {,turns}, what {light} "
+         "lights turns {,keyTurns}."},
         {FindingId::LightGreen, "light-green", HelpPage::White, Topic::Camera, kLocus,
          "{light} is green: Duv {duv}",
          "It stands at {colour}; skin shows it beyond 0.005. Tint answers it for the whole frame, "
@@ -49,6 +53,10 @@ std::span<const FindingKind> white() {
         {FindingId::WhiteWanders, "white-wanders", HelpPage::White, Topic::Camera, kLocus,
          "{light} changes by {mired} in the take",
          "From {from} to {to}; at the end it turns {,turns}."},
+        {FindingId::WhiteMidway, "white-midway", HelpPage::White, Topic::Camera, kLocus,
+         "White stands midway of {light}'s change",
+         "From {from} to {to}; at the end it turns "
+         "{,turns}."},
         {FindingId::WhiteOffDial, "white-off-dial", HelpPage::White, Topic::Camera, kKitEntry,
          "The camera sets {white}, not {wanted}", "The nearest its dial has."},
         {FindingId::RatioOff, "ratio-off", HelpPage::White, Topic::Camera,

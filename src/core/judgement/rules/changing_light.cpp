@@ -33,7 +33,7 @@ std::optional<Loss> firstLoss(const Evaluation& at, Stops by, Seconds over) {
         if (patch.role == PatchRole::Spare)
             continue;
         const Stops room = by > Stops(0) ? patch.headroom : patch.aboveNoise;
-        if (room < Stops(0) || room.value() >= std::abs(by.value()))
+        if (room < Stops(0) || std::abs(by.value()) - room.value() < kTold.value())
             continue;
         const Seconds from = over * (room.value() / std::abs(by.value()));
         if (!first || from < first->from)
@@ -52,6 +52,8 @@ void offerBothEnds(const Case& now, Finding& finding, Stops by) {
     const auto end = litBy(now.context, by);
     const auto& critical = by > Stops(0) ? end : now.at;
     const auto& other = by > Stops(0) ? now.at : end;
+    if (!now.remedies)
+        return;
     const Stops over = std::max(Stops(0), -brightest(critical)->headroom);
     const Stops under = std::max(Stops(0), -darkest(other)->aboveNoise);
     auto candidates = over > Stops(0) ? darkeningRemedies(now, over) : exposureRemedies(now, under);

@@ -19,6 +19,8 @@ constexpr double kTighter = 0.8; // of the wanted angle: common practice, no sou
 // Offers to record another way; verified when the edited setup records at all.
 void offerMode(const Case& now, Finding& finding, RemedyId id, Facts facts,
                const TurnMode& change) {
+    if (!now.remedies)
+        return;
     const auto turned = turn(*now.context.shoot, *now.context.setup, change);
     if (!turned)
         return;
@@ -56,6 +58,8 @@ Facts remedyFacts(const Opening& opening) {
 // The open cell nearest in rate whose mode satisfies `wanted`, at this setup's rate first.
 template<class Wanted>
 const RecordingMode* otherMode(const Case& now, Wanted wanted) {
+    if (!now.remedies)
+        return nullptr;
     const auto question = latticeCase(now.context);
     for (const auto& mode : now.context.camera->modes) {
         const auto* codec = findCodec(*now.context.camera, mode.codec);
@@ -93,6 +97,8 @@ static void modeExcluded(const Case& now, Findings& out) {
     Finding finding{
         FindingId::ModeExcluded, Severity::Fault, {{"reason", ReasonList{now.at.cell.reasons}}}};
     const auto& setup = *now.context.setup;
+    if (!now.remedies)
+        return out.push_back(std::move(finding));
     const auto question = latticeCase(now.context);
     const auto cell = cellOf(question, *now.context.mode, setup.rate);
     const auto always = [](const Evaluation&) { return true; };
@@ -221,6 +227,8 @@ namespace {
 
 // Zooms and lenses that see the wanted angle, the nearest to it first.
 void offerLenses(const Case& now, Finding& finding, Degrees wanted) {
+    if (!now.remedies)
+        return;
     constexpr std::size_t most = 2;
     const auto& mine = *now.context.lens;
     const auto wide = focalFor(now.at.recording.areaWidth, wanted);

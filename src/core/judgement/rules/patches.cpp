@@ -33,6 +33,8 @@ Stops windowSpan(const Evaluation& at) {
 // The rating from which, with the payer holding the view, the sensor gets `less` less light.
 std::optional<Remedy> reratingRemedy(const Case& now, Stops less) {
     const auto& setup = *now.context.setup;
+    if (!now.remedies)
+        return std::nullopt;
     const bool wouldPay = setup.payer == Payer::Nd || setup.payer == Payer::Iris;
     if (now.at.iso == IsoBehaviour::Recorded || !wouldPay)
         return std::nullopt;
@@ -48,6 +50,8 @@ std::optional<Remedy> reratingRemedy(const Case& now, Stops less) {
 // Save the subject: skin (else the darkest patch) goes to its place or out of the noise, and
 // what is lost by that is marked as allowed to go.
 void offerSavingSubject(const Case& now, Finding& finding) {
+    if (!now.remedies)
+        return;
     const auto* face = skin(now.at);
     const auto& subject = face ? *face : *darkest(now.at);
     const auto wanted = face ? skinPlace(now.context, now.at, *face) : std::nullopt;
@@ -174,10 +178,13 @@ static void patchInNoise(const Case& now, Findings& out) {
 }
 
 static void sceneWider(const Case& now, Findings& out) {
-    if (!brightest(now.at) || sceneSpan(now.at) <= windowSpan(now.at))
-        return;
     const auto* top = brightest(now.at);
     const auto* bottom = darkest(now.at);
+    if (!top || sceneSpan(now.at) - windowSpan(now.at) < kTold)
+        return;
+    // All of it under the floor or over the clip: that is the light, whatever the width.
+    if (top->aboveNoise < Stops(0) || bottom->headroom < Stops(0))
+        return;
     Finding finding{FindingId::SceneWider, Severity::Fault};
     const Stops excess = sceneSpan(now.at) - windowSpan(now.at);
     finding.facts = {{"scene", sceneSpan(now.at)},

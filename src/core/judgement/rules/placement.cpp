@@ -145,11 +145,11 @@ static void schoolSuggestion(const Case& now, Findings& out) {
     const School chosen = now.context.setup->school;
     const School suggested = suggestedSchool(now.context, now.at);
     const auto mine = targetOf(chosen, now.context, now.at);
-    if (chosen == suggested || !mine)
+    if (chosen == suggested || !mine || !now.remedies)
         return;
     const auto edit = movedTo(now, suggested);
     const auto after = edit ? tryOut(now, *edit) : std::nullopt;
-    if (!after || !brightest(*after))
+    if (!after || !brightest(*after) || bringsTrouble(now, *after))
         return;
     const Stops highlights = brightest(*after)->headroom, shadows = darkest(*after)->aboveNoise;
     if (!worthOf(highlights, shadows).beats(worthOf(mine->highlights, mine->shadows)))
@@ -164,6 +164,35 @@ static void schoolSuggestion(const Case& now, Findings& out) {
                      {"mineShadows", mine->shadows}}};
     offer(now, finding.remedies, Remedy{RemedyId::SetSchool, {{"school", suggested}}, *edit},
           [](const Evaluation&) { return true; });
+    out.push_back(std::move(finding));
+}
+
+// Cured by the end of the wish, paid by the setup's payer, else by ND.
+static void depthOfWish(const Case& now, Findings& out) {
+    const auto& wish = now.context.scene->depth;
+    const auto& setup = *now.context.setup;
+    const Stops by = wish ? outsideOf(*wish, setup.iris) : Stops(0);
+    if (by < kTold)
+        return;
+    const bool shallow = setup.iris < wish->widest;
+    const TStop end = shallow ? wish->widest : wish->narrowest;
+    Finding finding{shallow ? FindingId::DepthShallow : FindingId::DepthDeep,
+                    Severity::Caution,
+                    {{"iris", setup.iris},
+                     {"by", by},
+                     {"widest", wish->widest},
+                     {"narrowest", wish->narrowest}}};
+    Setup paying = setup;
+    if (paying.payer == Payer::Iris || paying.payer == Payer::Nobody)
+        paying.payer = Payer::Nd;
+    if (const auto turned = turn(*now.context.shoot, paying, TurnIris{end})) {
+        Edit edit = turned->edit;
+        edit.setup->payer = setup.payer;
+        offer(now, finding.remedies, Remedy{RemedyId::SetIris, {{"iris", end}}, std::move(edit)},
+              [&](const Evaluation& after) {
+                  return schoolSatisfied(now, after) || !schoolSatisfied(now, now.at);
+              });
+    }
     out.push_back(std::move(finding));
 }
 
@@ -184,7 +213,7 @@ static void cardReadsDark(const Case& now, Findings& out) {
 
 std::span<const Rule> placementRules() {
     static constexpr Rule kRules[] = {skinOffPlace, lightToSpareOrShort, schoolSuggestion,
-                                      cardReadsDark};
+                                      depthOfWish, cardReadsDark};
     return kRules;
 }
 

@@ -24,6 +24,8 @@ const PulsedLight& strongest(const CadenceFacts& cadence) {
 
 // Turns a control with the setup's payer and offers it when the light is still or in step then.
 void offerTurn(const Case& now, Finding& finding, const Turn& change, Remedy remedy) {
+    if (!now.remedies)
+        return;
     const auto turned = turn(*now.context.shoot, *now.context.setup, change);
     if (!turned)
         return;
@@ -81,6 +83,8 @@ void offerRate(const Case& now, Finding& finding, const SafeRate& safe) {
 }
 
 void offerRates(const Case& now, Finding& finding) {
+    if (!now.remedies)
+        return;
     const auto& setup = *now.context.setup;
     const auto offered = ratesOf(*now.context.mode);
     std::size_t count = 0;
@@ -151,12 +155,13 @@ static void pulsedLight(const Case& now, Findings& out) {
     const auto& pulsing = cadence.pulsing;
     if (!pulsing.strongest || isStill(pulsing))
         return stillLight(now, out);
-    auto safe = safeOnDial(now.context);
     const bool moves = isMoving(pulsing);
-    if (safe.empty() && moves)
+    const bool searched = !now.was || now.was->cadence.pulsing != pulsing;
+    auto safe = searched ? safeOnDial(now.context) : std::vector<Shutter>();
+    if (searched && safe.empty() && moves)
         safe = safeOnDial(now.context, Stillness::Moving);
     Finding finding;
-    finding.id = kindOf(now, !safe.empty());
+    finding.id = kindOf(now, !searched || !safe.empty());
     const Stops seen = moves ? pulsing.moving : pulsing.peakToPeak;
     finding.severity =
         moves && pulsing.worstMoving >= kObvious ? Severity::Fault : Severity::Caution;

@@ -25,7 +25,7 @@ static void ratios(const Case& now, Findings& out) {
                          {"stops", ratio.measured},
                          {"off", Stops(std::abs(ratio.move.value()))}}};
         finding.subject = kIds[static_cast<int>(ratio.kind)];
-        if (!met) {
+        if (!met && now.remedies) {
             Edit edit;
             edit.scene = relit(scene, ratio.moves, ratio.move);
             const auto after = lightRatiosOf(*edit.scene, meter);

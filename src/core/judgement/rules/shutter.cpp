@@ -23,11 +23,37 @@ const Setup* leftBehindBy(const Case& now) {
     return wasRight ? before : nullptr;
 }
 
-void offerShutter(const Case& now, Finding& finding, ShutterAngle aim) {
+// The camera's own of what the rule asks for.
+Edit aimedAt(const Case& now, ShutterAngle aim) {
+    Edit edit{*now.context.setup, std::nullopt};
+    edit.setup->shutter = nearestOnDial(now.context.camera->shutter, aim, now.context.setup->rate);
+    return edit;
+}
+
+// True when this shutter keeps the lamps still and the rule's would not.
+bool holdsTheLamps(const Case& now, ShutterAngle aim) {
+    const auto& pulsing = now.at.cadence.pulsing;
+    if (!mostPulsing(now.at.cadence.lights) || isMoving(pulsing))
+        return false;
+    const auto aimed = tryOut(now, aimedAt(now, aim));
+    return aimed && (isMoving(aimed->cadence.pulsing) ||
+                     (isStill(pulsing) && !isStill(aimed->cadence.pulsing)));
+}
+
+// How far it is along a dial that a hand can count.
+ReasonList stepsTo(const Case& now, ShutterAngle aim) {
+    constexpr int kCounted = 12;
     const auto& setup = *now.context.setup;
-    const auto dial = nearestOnDial(now.context.camera->shutter, aim, setup.rate);
-    Edit edit{setup, std::nullopt};
-    edit.setup->shutter = dial;
+    const int steps =
+        std::abs(stepsOnDial(now.context.camera->shutter, setup.shutter, aim, setup.rate));
+    if (steps == 0 || steps > kCounted)
+        return {};
+    return {{{"dial-steps", {{"steps", steps}}}}};
+}
+
+void offerShutter(const Case& now, Finding& finding, ShutterAngle aim) {
+    auto edit = aimedAt(now, aim);
+    const auto dial = edit.setup->shutter;
     const auto away = [&](const Evaluation& at) {
         return std::abs(stopsBetween(at.angle, aim).value());
     };
@@ -47,13 +73,12 @@ static void shutterAngleOffRule(const Case& now, Findings& out) {
     const bool close = std::abs(off.value()) <= kAngleClose;
     const auto* before = leftBehindBy(now);
     Finding finding;
-    finding.facts = {
-        {"angle", Shutter(now.at.angle)},
-        {"time", now.at.exposureTime},
-        {"off", fromHalf},
-        {"offQuarter", fromQuarter},
-        {"rate", setup.rate},
-        {"steps", stepsOnDial(now.context.camera->shutter, setup.shutter, aim, setup.rate)}};
+    finding.facts = {{"angle", Shutter(now.at.angle)},
+                     {"time", now.at.exposureTime},
+                     {"off", fromHalf},
+                     {"offQuarter", fromQuarter},
+                     {"rate", setup.rate},
+                     {"steps", stepsTo(now, aim)}};
     finding.severity = Severity::Caution;
     if (!fitsFrame(setup.shutter, setup.rate)) {
         finding.id = FindingId::ShutterLongerThanFrame;
@@ -66,13 +91,14 @@ static void shutterAngleOffRule(const Case& now, Findings& out) {
         finding.id =
             school == ShutterSchool::Crisp ? FindingId::ShutterCrisp : FindingId::ShutterHalfFrame;
         finding.severity = isMoving(now.at.cadence.pulsing) ? Severity::Note : Severity::Good;
+    } else if (holdsTheLamps(now, aim) ||
+               (school == ShutterSchool::MainsLocked && isStill(now.at.cadence.pulsing))) {
+        finding.id = FindingId::ShutterLockedOff;
+        finding.severity = Severity::Note;
     } else if (before) {
         finding.id = FindingId::ShutterLeftBehind;
         finding.facts.push_back({"before", "Setup " + before->number});
         finding.facts.push_back({"was", before->rate});
-    } else if (school == ShutterSchool::MainsLocked && isStill(now.at.cadence.pulsing)) {
-        finding.id = FindingId::ShutterLockedOff;
-        finding.severity = Severity::Note;
     } else if (school == ShutterSchool::Crisp) {
         finding.id = FindingId::ShutterNotCrisp;
     } else if (std::abs(fromQuarter.value()) <= kAngleClose) {
@@ -104,6 +130,23 @@ static void shutterNotOnDial(const Case& now, Findings& out) {
     edit.setup->shutter = dial;
     offer(now, finding.remedies, Remedy{RemedyId::SetShutter, {{"shutter", dial}}, std::move(edit)},
           [](const Evaluation&) { return true; });
+    if (const auto safe = now.remedies && mostPulsing(now.at.cadence.lights)
+                              ? safeOnDial(now.context)
+                              : std::vector<Shutter>();
+        !safe.empty()) {
+        const auto nearest =
+            *std::min_element(safe.begin(), safe.end(), [&](const Shutter& a, const Shutter& b) {
+                return distance(setup.shutter, a, setup.rate) <
+                       distance(setup.shutter, b, setup.rate);
+            });
+        if (nearest != dial) {
+            Edit still{setup, std::nullopt};
+            still.setup->shutter = nearest;
+            offer(now, finding.remedies,
+                  Remedy{RemedyId::SetShutter, {{"shutter", nearest}}, std::move(still)},
+                  [](const Evaluation& after) { return !isMoving(after.cadence.pulsing); });
+        }
+    }
     out.push_back(std::move(finding));
 }
 

@@ -23,6 +23,8 @@ Seconds withMargin(Seconds take) {
 
 // Offers the first mode at this rate in which clip, heat and card all outlast the take.
 void offerLasting(const Case& now, Finding& finding) {
+    if (!now.remedies)
+        return;
     const auto& setup = *now.context.setup;
     const Seconds take = now.context.scene->longestTake;
     const auto lasts = [&](const RecordingMode& mode, const ModeCell& cell) {

@@ -14,7 +14,6 @@ namespace {
 // green or magenta on skin.
 constexpr Mired kUnseen{10}, kSmallestGel{20};
 constexpr Duv kTinges{0.005};
-constexpr Stops kTold{0.05}; // less is none as it prints
 
 Mired apart(ColourPoint a, ColourPoint b) {
     return Mired(std::abs((miredOf(a.cct) - miredOf(b.cct)).value()));
@@ -169,8 +168,11 @@ static void lightsApart(const Case& now, Findings& out) {
     if (!other || apart(other->colour, *white.key) <= kSmallestGel)
         return;
     const auto& key = white.lights[*white.keyLight];
-    Finding finding{FindingId::LightsApart,
-                    Severity::Caution,
+    const auto choices = whiteChoices(now.context, white);
+    // Halfway is all that white can do about it.
+    const bool shared = choices.between == white.set;
+    Finding finding{shared ? FindingId::LightsShared : FindingId::LightsApart,
+                    shared ? Severity::Note : Severity::Caution,
                     {{"light", ReasonList{{keyName(now)}}},
                      {"other", lightName(now, *other)},
                      {"mired", apart(other->colour, key.colour)},
@@ -179,7 +181,6 @@ static void lightsApart(const Case& now, Findings& out) {
                      {"keyTurns", tingeOf(key.colour, white.point)}}};
     finding.subject = lightName(now, *other);
     offerGels(now, finding, *other, key.colour);
-    const auto choices = whiteChoices(now.context, white);
     // Halfway is no nearer to either than they are to each other by half.
     const auto halfway = whitePoint(now.context.camera->white, *choices.between);
     offerWhite(now, finding, {RemedyId::WhiteBetween, *choices.between, halfway, *white.key});
@@ -338,19 +339,19 @@ static void whiteInTheTake(const Case& now, Findings& out) {
     for (const auto& light : white.lights) {
         if (!light.end || looksAlike(*light.end, light.colour))
             continue;
-        Finding finding{FindingId::WhiteWanders,
-                        Severity::Caution,
+        const Mired middle = (miredOf(light.colour.cct) + miredOf(light.end->cct)) * 0.5;
+        const ColourPoint halfway{kelvinOf(middle), (light.colour.duv + light.end->duv) * 0.5};
+        const auto between = whiteFor(now.context.camera->white, halfway);
+        const bool shared = between == white.set;
+        Finding finding{shared ? FindingId::WhiteMidway : FindingId::WhiteWanders,
+                        shared ? Severity::Note : Severity::Caution,
                         {{"light", lightName(now, light)},
                          {"from", print(light.colour)},
                          {"to", print(*light.end)},
                          {"mired", apart(*light.end, light.colour)},
                          {"turns", tingeOf(*light.end, white.point)}}};
         finding.subject = lightName(now, light);
-        const Mired middle = (miredOf(light.colour.cct) + miredOf(light.end->cct)) * 0.5;
-        const ColourPoint halfway{kelvinOf(middle), (light.colour.duv + light.end->duv) * 0.5};
-        offerWhite(now, finding,
-                   {RemedyId::WhiteBetween, whiteFor(now.context.camera->white, halfway), halfway,
-                    light.colour});
+        offerWhite(now, finding, {RemedyId::WhiteBetween, between, halfway, light.colour});
         out.push_back(std::move(finding));
     }
 }
