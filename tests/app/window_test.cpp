@@ -265,9 +265,28 @@ TEST_F(Window, TheSetupSheetChecksWhatIsTyped) {
         << "says what the mode has";
     rate->setText(QStringLiteral("50"));
     sheet.accept();
-    EXPECT_EQ(sheet.result().rate.perSecond, Rational(50, 1));
-    EXPECT_EQ(sheet.result().shutter, setup().shutter) << "an angle stays an angle";
-    EXPECT_TRUE(sheet.result().filters.empty()) << "ND cannot pay for light that is missing";
+    EXPECT_EQ(sheet.result().setup->rate.perSecond, Rational(50, 1));
+    EXPECT_EQ(sheet.result().setup->shutter, setup().shutter) << "an angle stays an angle";
+    EXPECT_TRUE(sheet.result().setup->filters.empty()) << "ND cannot pay for light that is missing";
+}
+
+TEST_F(Window, TheSetupSheetKeepsWhatLightPays) {
+    auto lit = setup();
+    lit.payer = Payer::Light;
+    SetupSheet sheet(window->document().shoot(), lit);
+    for (auto* edit : sheet.findChildren<QLineEdit*>())
+        if (edit->text() == QStringLiteral("24"))
+            edit->setText(QStringLiteral("50"));
+    sheet.accept();
+    const auto& scene = sheet.result().scene;
+    ASSERT_TRUE(scene) << "50 frames take half the light of 24, and more of it pays";
+    const auto* before = findScene(window->document().shoot(), lit.scene);
+    const auto& now = scene->patches[0].reading;
+    EXPECT_NEAR(
+        stopsBetween(luminanceOf(now, scene->patches[0].reflectance, {}),
+                     luminanceOf(before->patches[0].reading, before->patches[0].reflectance, {}))
+            .value(),
+        std::log2(50.0 / window->document().shoot().brief.rate.toDouble()), 0.1);
 }
 
 TEST_F(Window, TheSetupSheetSaysHowItIsHeldAndWhatIsLeftToTheCamera) {
@@ -287,10 +306,10 @@ TEST_F(Window, TheSetupSheetSaysHowItIsHeldAndWhatIsLeftToTheCamera) {
     automatics->setText(QStringLiteral("iso 3200-800"));
     sheet.accept();
     EXPECT_TRUE(problem->text().contains(QStringLiteral("iso 800-3200"))) << "as it is typed";
-    EXPECT_EQ(sheet.result().support, Support::Unsaid) << "nothing is taken over half";
+    EXPECT_EQ(sheet.result().setup->support, Support::Unsaid) << "nothing is taken over half";
     automatics->setText(QStringLiteral("iso 800-3200"));
     sheet.accept();
-    const auto after = sheet.result();
+    const auto after = *sheet.result().setup;
     EXPECT_EQ(after.support, Support::Hand);
     EXPECT_EQ(after.stabiliser, Stabiliser::Off);
     EXPECT_EQ(after.focusBy, FocusBy::Faces);

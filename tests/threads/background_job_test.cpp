@@ -83,6 +83,29 @@ TEST(BackgroundJob, HurriedItEndsWithWhatItHas) {
     EXPECT_EQ(work.finished, 1);
 }
 
+TEST(BackgroundJob, HurriedBeforeItBeginsItEndsAllTheSame) {
+    QSemaphore begun, gate;
+    BackgroundJob job;
+    job.start([&](const BackgroundJob::Control&) {
+        begun.release();
+        gate.acquire(); // an older one that notices nothing
+        return [] {};
+    });
+    begun.acquire();
+    bool wentOn = true;
+    int finished = 0;
+    job.start([&](const BackgroundJob::Control& control) {
+        wentOn = control.goesOn();
+        return [&] { ++finished; };
+    });
+    job.hurry();
+    gate.release();
+    job.settle();
+    EXPECT_FALSE(wentOn) << "it is told at once";
+    EXPECT_EQ(finished, 1) << "and what it has is wanted";
+    EXPECT_FALSE(job.isRunning());
+}
+
 TEST(BackgroundJob, WhatHasNotBegunIsDroppedAndWhatHasIsWaitedFor) {
     Endless first;
     int second = 0;

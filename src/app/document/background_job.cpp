@@ -20,7 +20,8 @@ constexpr int kShowProgressMs = 500;
 
 struct BackgroundJob::State {
     std::atomic<bool> begun = false;
-    std::atomic<bool> stopped = false;
+    std::atomic<bool> stopped = false; ///< nobody wants it
+    std::atomic<bool> hurried = false; ///< what it has by now is wanted
     std::atomic<double> done = 0;
     std::mutex mutex; ///< of the two below
     bool ended = false;
@@ -86,7 +87,7 @@ private:
 };
 
 bool BackgroundJob::Control::goesOn() const {
-    return !m_state->stopped;
+    return !m_state->stopped && !m_state->hurried;
 }
 
 void BackgroundJob::Control::report(double share) const {
@@ -150,7 +151,7 @@ void BackgroundJob::stop() {
 
 void BackgroundJob::hurry() {
     if (m_state)
-        m_state->stopped = true;
+        m_state->hurried = true;
 }
 
 void BackgroundJob::settle() {

@@ -53,6 +53,7 @@ SetupSheet::SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent)
     : QDialog(parent)
     , m_shoot(shoot)
     , m_setup(setup)
+    , m_result{setup}
     , m_number(new QLineEdit(toQt(setup.number)))
     , m_name(new QLineEdit(toQt(setup.name)))
     , m_rate(new QLineEdit(toQt(print(setup.rate))))
@@ -274,6 +275,7 @@ void SetupSheet::accept() {
     after.bank = m_bank->value();
     if (!takeWhite(after) || !takeOptics(after) || !takeHandling(after))
         return;
+    Edit edit;
     const auto context = resolve(m_shoot, after);
     if (context) {
         if (context->base->iso != after.base) { // another camera or profile: start at its base
@@ -285,15 +287,15 @@ void SetupSheet::accept() {
             if (!turned)
                 return refuse(messageOf(turned.error()));
             after = *turned->edit.setup;
+            edit.scene = turned->edit.scene;
         }
     } else {
         after.rate = *rate;
     }
-    Revision revision;
-    revision.setups.put = {after};
-    if (const auto sound = checkRevision(m_shoot, revision); !sound)
+    edit.setup = after;
+    if (const auto sound = checkRevision(m_shoot, revisionOf(m_shoot, edit)); !sound)
         return refuse(messageOf(sound.error()));
-    m_setup = after;
+    m_result = std::move(edit);
     QDialog::accept();
 }
 

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/shoot/shoot.h"
+#include "core/shoot/edit.h"
 
 #include <QDialog>
 
@@ -22,7 +22,8 @@ public:
     SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent = nullptr);
 
     /// The setup as edited; the controls that depend on the camera are put within its reach.
-    [[nodiscard]] Setup result() const { return m_setup; }
+    /// The setup, and its scene where Light pays for what was changed.
+    [[nodiscard]] const Edit& result() const { return m_result; }
 
     void accept() override;
 
@@ -38,6 +39,7 @@ private:
 
     const Shoot& m_shoot;
     Setup m_setup;
+    Edit m_result;
     QLineEdit *m_number, *m_name, *m_rate, *m_white, *m_wanted, *m_focal, *m_focus;
     QComboBox *m_scene, *m_camera, *m_profile, *m_mode, *m_lens;
     QSpinBox* m_bank;

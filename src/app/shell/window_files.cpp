@@ -277,8 +277,8 @@ void MainWindow::editSetup() {
     const auto value = m_document.value(); // keeps the sheet's shoot alive
     SetupSheet sheet(*value, *setup, this);
     if (sheet.exec() == QDialog::Accepted)
-        m_actions.apply(tr("Edit setup %1").arg(toQt(sheet.result().number)),
-                        Edit{sheet.result(), std::nullopt});
+        m_actions.apply(tr("Edit setup %1").arg(toQt(sheet.result().setup->number)),
+                        sheet.result());
 }
 
 } // namespace bslate::app

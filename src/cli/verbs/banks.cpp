@@ -124,15 +124,15 @@ Result<int> banks(const BanksOptions& options, Output& output) {
         if (options.camera.empty() && plan.problem.work.setups.empty())
             continue;
         const auto threads = options.asIs ? threadsOf(plan.problem, *shoot) : plan.best.threads;
-        if (output.json) {
-            auto now = planWith(plan.problem, threads);
-            cameras.push_back(
-                cameraJson(*shoot, {camera, std::move(plan), threads, std::move(now)}));
-            continue;
-        }
         Shoot asked = *shoot;
         for (const auto& setup : rethreaded(plan.problem, asked, threads))
             *findSetup(asked, setup.id) = setup;
+        if (output.json) {
+            auto now = planWith(plan.problem, threads);
+            cameras.push_back(
+                cameraJson(asked, {camera, std::move(plan), threads, std::move(now)}));
+            continue;
+        }
         output.text << cardText(bankCardOf(asked, camera, plan));
         if (plan.problem.banks.empty())
             output.text << "\n"

@@ -34,7 +34,8 @@ const char* nameOf(ModePart part) {
 }
 const char* nameOf(ClipUnfit why) {
     constexpr const char* kNames[] = {"it has no pictures", "its rate varies",
-                                      "its depth is not known", "it was cut off"};
+                                      "its depth is not known", "it was cut off",
+                                      "it is interlaced, and modes are of whole frames"};
     return kNames[static_cast<std::size_t>(why)];
 }
 

@@ -33,13 +33,19 @@ void askClipCheck(ClipCheckOptions& o, OptionList& list) {
     list.flag("--facts", o.factsAlone, "do not decode pictures");
 }
 
-// The setup that was told, else the likeliest; null when none is.
-Result<const Setup*> setupOf(const Shoot& shoot, const ClipCheckOptions& options,
-                             const ClipFacts& clip) {
-    if (options.setup)
-        return setupNamed(shoot, options.file.path, *options.setup);
+struct Meant {
+    const Setup* setup = nullptr; ///< null when none fits
+    std::vector<const Setup*> others;
+};
+
+// The setup that was told, else the likeliest.
+Result<Meant> setupOf(const Shoot& shoot, const ClipCheckOptions& options, const ClipFacts& clip) {
+    if (options.setup) {
+        const auto named = setupNamed(shoot, options.file.path, *options.setup);
+        return named ? Result<Meant>(Meant{*named, {}}) : named.error();
+    }
     const auto matches = matchesOf(shoot, clip);
-    return matches.empty() ? nullptr : matches.front().setup;
+    return matches.empty() ? Meant{} : Meant{matches.front().setup, guessedAmong(matches)};
 }
 
 // `id=x,y,w,h` of patches the scene has.
@@ -79,9 +85,13 @@ Result<std::vector<Finding>> checkedAll(const ClipCheckOptions& options,
     return findings;
 }
 
-Json checkedJson(const ClipFacts& clip, const Setup* setup, const std::vector<Finding>& findings) {
+Json checkedJson(const ClipFacts& clip, const Meant& meant, const std::vector<Finding>& findings) {
+    Json others = Json::array();
+    for (const auto* other : meant.others)
+        others.push_back(other->number);
     return {{"file", clip.file},
-            {"setup", setup ? Json(setup->number) : Json(nullptr)},
+            {"setup", meant.setup ? Json(meant.setup->number) : Json(nullptr)},
+            {"fits_as_well", others},
             {"facts", Json::parse(io::clipText(clip))},
             {"findings", findingsJson(findings)}};
 }
@@ -101,25 +111,28 @@ Result<int> checkClips(const ClipCheckOptions& options, Output& output) {
             continue;
         }
         read.push_back(*clip);
-        const auto setup = setupOf(*shoot, options, *clip);
-        if (!setup)
-            return setup.error();
+        const auto meant = setupOf(*shoot, options, *clip);
+        if (!meant)
+            return meant.error();
+        const auto* setup = meant->setup;
         std::vector<Finding> findings;
-        if (*setup) {
-            const auto context = resolve(*shoot, **setup);
+        if (setup) {
+            const auto context = resolve(*shoot, *setup);
             if (!context)
                 return context.error();
             auto all = checkedAll(options, *context, file, *clip, output);
             if (!all)
                 return all.error();
             findings = *std::move(all);
+            if (!meant->others.empty())
+                findings.push_back(guessedSetup(*clip, *setup, meant->others));
         }
         faults = faults || countOf(findings, Severity::Fault) > 0;
         if (output.json) {
-            list.push_back(checkedJson(*clip, *setup, findings));
+            list.push_back(checkedJson(*clip, *meant, findings));
             continue;
         }
-        output.text << clip->file << "  " << (*setup ? (*setup)->number : "no setup fits") << "  "
+        output.text << clip->file << "  " << (setup ? setup->number : "no setup fits") << "  "
                     << print(*clip) << "\n";
         tellFindings(findings, output.text);
     }

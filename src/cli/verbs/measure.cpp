@@ -38,9 +38,14 @@ struct Recording {
 
 Result<Recording> recordingFrom(const MeasureOptions& options) {
     if (options.kit.empty()) {
-        const auto curve = standardCurve(options.profile);
-        if (curve)
-            return Recording{*curve, {}};
+        if (auto curve = standardCurve(options.profile)) {
+            const bool hdr = std::holds_alternative<Hlg>(curve->family) ||
+                             std::holds_alternative<Pq>(curve->family);
+            // Its white is 100 %, whatever range its codes have (IEC 61966-2-1).
+            if (std::holds_alternative<Srgb>(curve->family))
+                curve->range = CodeRange::Legal;
+            return Recording{*curve, lumaOf(hdr ? gamutBt2020() : gamutBt709())}; // ITU-R BT.2100
+        }
         std::string names;
         for (const auto name : standardCurveNames())
             names += (names.empty() ? "one of " : ", ") + std::string(name);
@@ -161,9 +166,10 @@ Result<int> measureStill(const MeasureOptions& options, Output& output) {
     const auto frame = io::codesOf(*still, recording->curve, range, *full);
     const auto seen = measure(frame, {recording->weights, 256, *band});
     const auto readings = probed(frame, recording->curve, recording->weights, probes);
-    const int end =
-        std::min(recordedCode(endSignal(recording->curve, frame.depth), frame.range, frame.depth),
-                 (1 << frame.depth.bits) - 1);
+    const auto curveEnd = endSignal(recording->curve, frame.depth);
+    const auto end =
+        recordedCode(std::min(curveEnd, io::endOf(*still, recording->curve, range, *full)),
+                     frame.range, frame.depth);
     const double striped =
         *band ? static_cast<double>(seen.zebra) / static_cast<double>(seen.pixels) : 0;
     const auto share = [&](InstrumentChannel channel) { return clippedShare(seen, channel, end); };

@@ -5,6 +5,7 @@
 #include "core/shoot/take_line.h"
 #include "core/words/bank_cards.h"
 
+#include <algorithm>
 #include <ostream>
 
 namespace bslate::cli {
@@ -33,7 +34,8 @@ void write(const std::vector<Check>& checks, const Card& card, Output& output) {
         list.push_back({{"id", check.id},
                         {"text", reasonOf(check.text)},
                         {"reason", reasonOf(check.reason)},
-                        {"where", check.where ? Json(reasonOf(*check.where)) : Json(nullptr)}});
+                        {"where", check.where ? Json(reasonOf(*check.where)) : Json(nullptr)},
+                        {"fault", check.fails}});
     output.write(Json{{"checks", list}});
 }
 
@@ -62,7 +64,8 @@ Result<int> preroll(const PrerollOptions& options, Output& output) {
     const auto planned = planDay(shoot, day, {});
     const auto checks = prerollOf(shoot, setup, plan, now, day.takes.empty() ? nullptr : &planned);
     write(checks, prerollCardOf(shoot, setup, checks), output);
-    return 0;
+    return std::any_of(checks.begin(), checks.end(),
+                       [](const Check& check) { return check.fails; });
 }
 
 } // namespace

@@ -80,7 +80,8 @@ Result<int> tellChromaticity(const WhiteOptions& options, Output& output) {
 /// The body and the codes of its recording, as far as options name them.
 struct Response {
     Camera camera; ///< an empty one is the generic sensor
-    int codes = 0;
+    std::optional<RecordedIn> recorded;
+    [[nodiscard]] int codes() const { return recorded ? codesInMiddle(*recorded) : 0; }
 };
 
 Result<Response> responseFrom(const WhiteOptions& options) {
@@ -104,8 +105,7 @@ Result<Response> responseFrom(const WhiteOptions& options) {
         const auto profile = profileNamed(*kit, options.kit, options.profile);
         if (!profile)
             return profile.error();
-        response.codes = static_cast<int>(std::lround(
-            codesInStop((*profile)->curve, Stops(0), BitDepth{static_cast<int>(*bits)})));
+        response.recorded = RecordedIn{(*profile)->curve, BitDepth{static_cast<int>(*bits)}};
     }
     return response;
 }
@@ -122,7 +122,7 @@ Result<int> tellLater(const WhiteOptions& options, Output& output) {
         return response.error();
     const CameraColour camera(response->camera);
     const auto later =
-        laterWhite(*from, camera.gains(*from), *to, camera.gains(*to), response->codes);
+        laterWhite(*from, camera.gains(*from), *to, camera.gains(*to), response->recorded);
     Json gains, noise, codes;
     for (std::size_t c = 0; c < 3; ++c) {
         gains[kChannels[c]] = later.channels[c].gain.value();
@@ -134,7 +134,7 @@ Result<int> tellLater(const WhiteOptions& options, Output& output) {
                           {"duv_shift", later.duv.value()},
                           {"gains_stops", gains},
                           {"noise_stops", noise},
-                          {"codes_in_stop", response->codes > 0 ? codes : Json(nullptr)},
+                          {"codes_in_stop", response->codes() > 0 ? codes : Json(nullptr)},
                           {"stays_clipped_stops", later.staysClipped.value()},
                           {"generic_sensor", camera.isGeneric()}});
         return 0;
@@ -144,7 +144,7 @@ Result<int> tellLater(const WhiteOptions& options, Output& output) {
         const auto& channel = later.channels[c];
         output.text << kChannels[c] << "  " << print(channel.gain) << " stop, grain "
                     << print(channel.noise);
-        if (response->codes > 0)
+        if (response->codes() > 0)
             output.text << ", " << channel.codes << " codes in the stop around mid-grey";
         output.text << "\n";
     }
@@ -182,7 +182,8 @@ Json channelsJson(const WhiteFacts& white) {
         node[kChannels[c]] = {{"gain_stops", channel.gain.value()},
                               {"clip_stops", channel.clip.value()},
                               {"floor_stops", channel.floor.value()},
-                              {"well_stops", channel.well.value()}};
+                              {"well_stops", channel.well.value()},
+                              {"end_stops", channel.end.value()}};
     }
     return node;
 }
@@ -243,9 +244,10 @@ void tellSetup(const WhiteDial& dial, const Scene& scene, const WhiteFacts& whit
     choice("between            ", choices.between);
     choice("for the background ", choices.background);
     for (std::size_t c = 0; c < 3; ++c)
-        out << kChannels[c] << "  gain " << print(white.channels[c].gain) << ", clips at "
-            << print(white.channels[c].clip) << ", noise at " << print(white.channels[c].floor)
-            << ", full at " << print(white.channels[c].well) << "\n";
+        out << kChannels[c] << "  gain " << print(white.channels[c].gain)
+            << "; in the light this white is for: noise at " << print(white.channels[c].floor)
+            << ", ends at " << print(white.channels[c].end) << ", photosites full at "
+            << print(white.channels[c].well) << "\n";
     if (white.generic)
         out << "(a generic sensor: primaries of BT.2020 balanced at D65)\n";
 }

@@ -96,7 +96,10 @@ struct Worker {
             if (base.iso == change.to) {
                 const double distance = setup.rating.value() / context.base->iso.value();
                 setup.base = change.to;
-                setup.rating = nearestRating(ExposureIndex(change.to.value() * distance));
+                const auto dial = isoDial(*context.camera, *context.profile, context.codec->id);
+                setup.rating =
+                    std::clamp(nearestRating(ExposureIndex(change.to.value() * distance)),
+                               dial.minimum, dial.maximum);
                 return Done{};
             }
             offered += (offered.empty() ? "" : ", ") + print(base.iso);

@@ -30,6 +30,8 @@ void eachByHand(const CameraWork& work, const Visit& visit, const SettingSet& he
         if (kept && held[s]) {
             if ((*kept)[s] != wanted[s])
                 visitor(s, HandWhy::Differs);
+        } else if (visit.arrived[s]) {
+            continue;
         } else if (!before) {
             if (!visit.found[s])
                 visitor(s, HandWhy::First);

@@ -41,22 +41,34 @@ std::map<std::string, bool> plannedSetups(const Shoot& shoot) {
     return planned;
 }
 
-// What does not stay: a slip to a value that is wanted anyway is none.
-SettingSet slippedBetween(const Camera& camera, const WorkSetup& now, bool powerOn, bool lens,
-                          bool mode) {
-    SettingSet slipped;
-    if (lens) // its own ring, wherever it stands
-        slipped.set(static_cast<std::size_t>(BodySetting::Iris));
+// What happens to the body before a visit.
+struct Before {
+    bool powerOn = false, lens = false, mode = false;
+};
+
+// What does not stay: a slip to a value that is wanted is one setting less for the hand.
+void slip(const Camera& camera, const WorkSetup& now, Before before, Visit& visit) {
+    if (before.lens) // its own ring, wherever it stands
+        visit.slipped.set(static_cast<std::size_t>(BodySetting::Iris));
     for (const auto& slip : camera.body.slips) {
-        const bool happens = slip.cause == SlipCause::PowerOn ? powerOn
-                             : slip.cause == SlipCause::Lens  ? lens
-                             : slip.cause == SlipCause::Mode  ? mode
+        const bool happens = slip.cause == SlipCause::PowerOn ? before.powerOn
+                             : slip.cause == SlipCause::Lens  ? before.lens
+                             : slip.cause == SlipCause::Mode  ? before.mode
                                                               : false;
         const auto& wanted = now.settings[slip.setting];
-        if (happens && wanted && *wanted != slip.to)
-            slipped.set(static_cast<std::size_t>(slip.setting));
+        const auto at = static_cast<std::size_t>(slip.setting);
+        if (!happens || !wanted)
+            continue;
+        visit.slipped.set(at, *wanted != slip.to);
+        visit.arrived.set(at, *wanted == slip.to);
     }
-    return slipped;
+}
+
+// A region that changes restarts the body.
+bool restarts(const WorkSetup& before, const WorkSetup& now) {
+    const auto& was = before.settings[BodySetting::Region];
+    const auto& is = now.settings[BodySetting::Region];
+    return was && is && *was != *is;
 }
 
 void number(CameraWork& work) {
@@ -103,9 +115,12 @@ CameraWork workOf(const Shoot& shoot, const Camera& camera) {
             const auto found = index.find(setup->id);
             if (found == index.end())
                 continue;
-            Visit visit{day, found->second, {}, {}, {}};
+            Visit visit{day, found->second, {}, {}, {}, {}};
+            const auto& own = work.setups[visit.setup];
             if (work.visits.empty()) {
-                const auto& region = work.setups[visit.setup].settings[BodySetting::Region];
+                slip(camera, own, {true, false, false}, visit);
+                visit.slipped.reset(); // nothing is known of it before
+                const auto& region = own.settings[BodySetting::Region];
                 visit.found[static_cast<std::size_t>(BodySetting::Region)] =
                     region && *region == camera.body.facts.region;
             } else {
@@ -113,9 +128,9 @@ CameraWork workOf(const Shoot& shoot, const Camera& camera) {
                 if (visit.after == visit.setup && day == before)
                     continue;
                 const auto* last = setups[*visit.after];
-                visit.slipped =
-                    slippedBetween(camera, work.setups[visit.setup], day != before,
-                                   last->lens != setup->lens, last->mode != setup->mode);
+                const bool powerOn = day != before || restarts(work.setups[*visit.after], own);
+                slip(camera, own, {powerOn, last->lens != setup->lens, last->mode != setup->mode},
+                     visit);
             }
             before = day;
             work.visits.push_back(visit);

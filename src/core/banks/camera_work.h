@@ -34,6 +34,7 @@ struct Visit {
     std::size_t setup = 0;              ///< into CameraWork::setups
     std::optional<std::size_t> after{}; ///< the setup before it; none for the first
     SettingSet slipped{};               ///< what does not stay from there to here
+    SettingSet arrived{};               ///< what slips to the value that is wanted here
     SettingSet found{};                 ///< of the first: what is known to be set already
 };
 

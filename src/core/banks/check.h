@@ -14,6 +14,7 @@ struct Check {
     Reason reason;                 ///< why
     std::optional<Reason> where{}; ///< on the body
     std::string about{};           ///< what it is about: a tick goes stale when that changes
+    bool fails = false;            ///< what is asked is not there: a fault, and no tick takes it
     friend bool operator==(const Check&, const Check&) = default;
 };
 

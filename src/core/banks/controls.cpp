@@ -83,7 +83,9 @@ void fillMenus(Placing& placing, ControlPlan& plan) {
     const auto room = static_cast<std::size_t>(std::max(0, pages - (apart ? 1 : 0)) * kMenuLines);
     std::size_t lines = 0;
     for (const auto& need : placing.needs) {
+        // What is as quick where it is already needs no line.
         if (isDangerous(need.function) || need.function == Function::Record ||
+            withoutPlace(need.function) <= kByButton ||
             (need.weight() == 0 && !isReady(need.function)))
             continue;
         const bool quick = static_cast<int>(plan.quickMenu.size()) < placing.body.quickMenu;
@@ -129,6 +131,10 @@ ControlPlan controlsOf(const Body& body, const std::vector<FunctionNeed>& needs)
     return plan;
 }
 
+Seconds withoutPlace(Function function) {
+    return function == Function::Iris ? kByDial : function == Function::Nd ? kByButton : kByMenu;
+}
+
 Seconds secondsOf(ControlKind kind) {
     return kind == ControlKind::Button || kind == ControlKind::Touch ? kByButton : kByDial;
 }
@@ -155,13 +161,12 @@ std::array<Seconds, kBodySettings> accessOf(const Body& body, const ControlPlan&
         const auto setting = static_cast<BodySetting>(s);
         const auto function = functionOf(setting);
         access[s] = setting == BodySetting::Region ? kByRestart : kByMenu;
-        const auto reach = function ? reachOf(body, plan, *function) : Reach{};
+        if (!function)
+            continue;
+        const auto reach = reachOf(body, plan, *function);
+        access[s] = withoutPlace(*function);
         if (reach.where != Reach::Where::Menu)
-            access[s] = reach.cost;
-        else if (setting == BodySetting::Iris)
-            access[s] = kByDial;
-        else if (setting == BodySetting::Nd)
-            access[s] = kByButton;
+            access[s] = std::min(access[s], reach.cost);
     }
     return access;
 }

@@ -47,6 +47,10 @@ inline constexpr Seconds kByDial{1}, kByButton{3}, kByMenu{10}, kByRestart{20};
 
 [[nodiscard]] Seconds secondsOf(ControlKind kind);
 
+/// A function that is given no place: the iris is on the lens (a dial), ND a filter put in by hand
+/// (as quick as a button), everything else a menu page.
+[[nodiscard]] Seconds withoutPlace(Function function);
+
 /// Where a function is reached.
 struct Reach {
     enum class Where { Control, QuickMenu, OwnMenu, Menu } where = Where::Menu;
@@ -55,8 +59,7 @@ struct Reach {
 };
 [[nodiscard]] Reach reachOf(const Body& body, const ControlPlan& plan, Function function);
 
-/// Seconds for each setting. An iris that has no place is on the lens (a dial), such an ND is a
-/// filter put in by hand (as quick as a button); everything else without one is a menu page.
+/// Seconds for each setting, where it is quickest.
 [[nodiscard]] std::array<Seconds, kBodySettings> accessOf(const Body& body,
                                                           const ControlPlan& plan);
 

@@ -90,14 +90,13 @@ std::optional<Function> functionOf(BodySetting setting) {
         return Function::Focus;
     case BodySetting::Stabiliser:
         return Function::Stabiliser;
-    case BodySetting::Sound:
-        return Function::AudioLevel;
     case BodySetting::Nd:
         return Function::Nd;
     case BodySetting::Iris:
         return Function::Iris;
     case BodySetting::Compensation:
         return Function::Compensation;
+    case BodySetting::Sound: // where it comes from, no level
     case BodySetting::Region:
     case BodySetting::Mode:
     case BodySetting::Controls:

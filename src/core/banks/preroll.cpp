@@ -44,8 +44,7 @@ struct Preroll {
         if (!function)
             return Reason{"where-menu", {}};
         const auto reach = reachOf(body(), camera.controls, *function);
-        if (reach.where == Reach::Where::Menu &&
-            (function == Function::Iris || function == Function::Nd))
+        if (reach.where != Reach::Where::Control && withoutPlace(*function) < kByMenu)
             return Reason{"where-lens", {}};
         return whereOf(body(), reach);
     }
@@ -333,6 +332,8 @@ std::vector<Check> startingPoint(const Shoot& shoot, const Camera& camera) {
 }
 
 TickState stateOf(const Setup& setup, const Check& check) {
+    if (check.fails)
+        return TickState::Failing;
     for (const auto& tick : setup.ticks)
         if (tick.check == check.id)
             return tick.about == check.about ? TickState::Ticked : TickState::Stale;
@@ -340,6 +341,8 @@ TickState stateOf(const Setup& setup, const Check& check) {
 }
 
 Setup ticked(Setup setup, const Check& check, std::string when) {
+    if (check.fails)
+        return setup;
     const bool fresh = stateOf(setup, check) == TickState::Ticked;
     std::erase_if(setup.ticks, [&](const Tick& tick) { return tick.check == check.id; });
     if (!fresh)

@@ -25,7 +25,8 @@ namespace bslate {
 enum class TickState {
     Open,
     Ticked,
-    Stale ///< it was ticked for another value
+    Stale,  ///< it was ticked for another value
+    Failing ///< what is asked is not there, ticked or not
 };
 [[nodiscard]] TickState stateOf(const Setup& setup, const Check& check);
 /// The setup with a check ticked at a moment, or not any more when its tick is fresh.

@@ -1,6 +1,8 @@
 #include "core/banks/preroll_media.h"
 
 #include <algorithm>
+#include <cmath>
+#include <string_view>
 
 namespace bslate {
 namespace {
@@ -10,6 +12,8 @@ struct InUse {
     std::string name;
     Seconds left{0};      ///< at the rate of this take
     Seconds length{0};    ///< of the take
+    std::string take;     ///< its title
+    std::string then;     ///< what goes in when it is used up; empty: nothing does
     bool renewed = false; ///< it was emptied or charged earlier that day
 };
 
@@ -30,6 +34,10 @@ std::optional<InUse> nextUse(const DayPlan& day, const DayCarriers& carriers,
         InUse found;
         found.name = carriers.unitLabels[static_cast<std::size_t>(use.unit)];
         found.length = length;
+        found.take = take.title;
+        for (const auto& other : carriers.plan.uses)
+            if (other.lane == use.lane && other.demand == use.demand && other.unit != use.unit)
+                found.then = carriers.unitLabels[static_cast<std::size_t>(other.unit)];
         found.left =
             perSecond > 0 ? Seconds((kind.capacity - use.before).value() / perSecond) : Seconds(0);
         found.renewed = std::any_of(carriers.plan.renewals.begin(), carriers.plan.renewals.end(),
@@ -39,6 +47,26 @@ std::optional<InUse> nextUse(const DayPlan& day, const DayCarriers& carriers,
         return found;
     }
     return std::nullopt;
+}
+
+// A unit in use with what it has left. A tick is for this take, and for as much as is left now.
+Check checkOf(const InUse& used, std::string_view id, std::string_view one, std::string_view then,
+              std::string_view fails) {
+    const bool enough = used.left >= used.length - Seconds(0.5);
+    const auto minutes = std::to_string(std::llround(used.left.value() / 60));
+    Check check{std::string(id),
+                {enough              ? one
+                 : used.then.empty() ? fails
+                                     : then,
+                 {{id, used.name},
+                  {"left", Duration{used.left}},
+                  {"then", used.then},
+                  {"short", Duration{std::max(Seconds(0), used.length - used.left)}}}},
+                {"why-take-length", {{"length", Duration{used.length}}}},
+                {},
+                used.name + " " + minutes + " min for " + used.take};
+    check.fails = !enough && used.then.empty();
+    return check;
 }
 
 int firstDay(const CameraPlan& camera) {
@@ -62,11 +90,8 @@ std::vector<Check> mediaChecks(const SetupContext& context, const Evaluation& at
              {},
              (card ? card->name : std::string()) + " day " + std::to_string(context.scene->day)});
     if (card)
-        checks.push_back({"card",
-                          {"check-card", {{"card", card->name}, {"left", Duration{card->left}}}},
-                          {"why-take-length", {{"length", Duration{card->length}}}},
-                          {},
-                          card->name});
+        checks.push_back(
+            checkOf(*card, "card", "check-card", "check-card-then", "check-card-short"));
     else if (!at.recording.card.empty() && at.recording.recordTime)
         checks.push_back(
             {"card",
@@ -76,12 +101,8 @@ std::vector<Check> mediaChecks(const SetupContext& context, const Evaluation& at
              {},
              at.recording.card});
     if (battery)
-        checks.push_back(
-            {"battery",
-             {"check-battery", {{"battery", battery->name}, {"left", Duration{battery->left}}}},
-             {"why-take-length", {{"length", Duration{battery->length}}}},
-             {},
-             battery->name});
+        checks.push_back(checkOf(*battery, "battery", "check-battery", "check-battery-then",
+                                 "check-battery-short"));
     else
         checks.push_back({"battery",
                           {setup.externalPower ? "check-power" : "check-battery-full", {}},

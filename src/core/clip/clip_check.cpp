@@ -6,6 +6,7 @@
 #include "core/facts/sound_reference.h"
 #include "core/kit/mode_fields.h"
 #include "core/quantity/print.h"
+#include "core/shoot/handling_of.h"
 
 #include <algorithm>
 #include <array>
@@ -16,6 +17,8 @@ namespace {
 
 constexpr Decibels kEnds{-0.1};     // dBFS: a sample at the top
 constexpr Decibels kFarUnder{10};   // peaks this far under the tone are weak
+constexpr Decibels kBarely{30};     // as good as silent
+constexpr Decibels kDeadBeside{40}; // under the loudest channel of a track
 constexpr double kIntraKept = 0.85; // of the mode's bit rate; long groups follow the scene
 constexpr double kLongKept = 0.6;
 constexpr Fraction kAsLong{0.9};
@@ -60,6 +63,11 @@ struct ClipVerdict {
 
     void format(const ClipPicture& picture) {
         const auto& codec = *context.codec;
+        if (picture.interlaced)
+            tell(FindingId::ClipInterlaced, Severity::Fault, {{"rate", picture.rate}});
+        if (picture.turned != 0)
+            tell(FindingId::ClipTurned, Severity::Note,
+                 {{"angle", Degrees(static_cast<double>(picture.turned))}});
         if (picture.size != context.mode->frame)
             tell(FindingId::ClipSize, Severity::Fault,
                  {{"size", sizeText(picture.size)}, {"planned", sizeText(context.mode->frame)}});
@@ -69,7 +77,8 @@ struct ClipVerdict {
             (*picture.depth != codec.depth || *picture.chroma != codec.chroma)) {
             const bool less =
                 picture.depth->bits < codec.depth.bits || *picture.chroma < codec.chroma;
-            tell(FindingId::ClipDepth, less ? Severity::Fault : Severity::Note,
+            tell(less ? FindingId::ClipDepth : FindingId::ClipDepthMore,
+                 less ? Severity::Fault : Severity::Note,
                  {{"format", printFormat(picture.depth, picture.chroma)},
                   {"planned", printFormat(codec.depth, codec.chroma)}});
         }
@@ -126,8 +135,9 @@ struct ClipVerdict {
     }
 
     void sound() {
-        const bool meant = context.mode->sound && context.setup->soundBy != SoundBy::None &&
-                           context.setup->soundBy != SoundBy::Unsaid;
+        // What the setup comes to with its scene; a mode that is mute is told of in the plan.
+        const bool meant = handlingOf(*context.scene, *context.setup).wantsSound() &&
+                           context.mode->sound && !isOffSpeed(*context.mode, context.setup->rate);
         if (clip.sound.empty()) {
             if (meant)
                 tell(FindingId::ClipNoSound, Severity::Fault, {});
@@ -146,9 +156,24 @@ struct ClipVerdict {
             else if (level->peak >= kEnds)
                 tell(FindingId::ClipSoundEnds, Severity::Fault, {{"track", track}, {"peak", peak}});
             else if (meant && level->peak + kFarUnder < Decibels(reference.tone))
-                tell(FindingId::ClipSoundWeak, Severity::Caution,
+                tell(FindingId::ClipSoundWeak,
+                     level->peak + kBarely < Decibels(reference.tone) ? Severity::Fault
+                                                                      : Severity::Caution,
                      {{"track", track}, {"peak", peak}, {"tone", reference.tone}});
+            deadChannels(*level, track, meant);
         }
+    }
+
+    // Whatever the others hear: a plug that is loose is heard by nobody.
+    void deadChannels(const SoundLevel& level, int track, bool meant) {
+        for (std::size_t c = 0; c < level.channels.size(); ++c)
+            if (std::isfinite(level.peak.value()) &&
+                !(level.channels[c] + kDeadBeside > level.peak))
+                tell(FindingId::ClipSoundDead, meant ? Severity::Fault : Severity::Note,
+                     {{"track", track},
+                      {"channel", static_cast<int>(c) + 1},
+                      {"peak", printDbfs(level.channels[c])},
+                      {"loudest", printDbfs(level.peak)}});
     }
 
     void length() {
@@ -174,6 +199,15 @@ struct ClipSpan {
     const ClipFacts* clip;
     std::int64_t first, behind;
 };
+
+// A distance in timecode, the shorter way past midnight.
+std::int64_t aroundTheClock(std::int64_t frames, FrameRate rate, bool drop) {
+    const auto day = frameAt({24, 0, 0, 0, drop}, rate);
+    if (!day || *day <= 0)
+        return frames;
+    const auto within = ((frames % *day) + *day) % *day;
+    return 2 * within > *day ? within - *day : within;
+}
 
 } // namespace
 
@@ -207,6 +241,18 @@ std::vector<Finding> checkClip(const SetupContext& context, const ClipFacts& cli
     return verdict.all;
 }
 
+Finding guessedSetup(const ClipFacts& clip, const Setup& taken,
+                     std::span<const Setup* const> others) {
+    std::string names;
+    for (const auto* other : others)
+        names += (names.empty() ? "" : ", ") + other->number;
+    Finding finding{FindingId::ClipGuessed,
+                    Severity::Note,
+                    {{"clip", clip.file}, {"setup", taken.number}, {"others", names}}};
+    finding.subject = clip.file;
+    return finding;
+}
+
 std::vector<Finding> checkParts(std::span<const ClipFacts> clips) {
     std::vector<ClipSpan> spans;
     for (const auto& clip : clips) {
@@ -218,10 +264,12 @@ std::vector<Finding> checkParts(std::span<const ClipFacts> clips) {
     std::stable_sort(spans.begin(), spans.end(),
                      [](const ClipSpan& a, const ClipSpan& b) { return a.first < b.first; });
     std::vector<Finding> all;
-    for (std::size_t i = 1; i < spans.size(); ++i) {
-        const auto& before = spans[i - 1];
+    // Round the clock: what begins just after midnight may go on with what ended before it.
+    for (std::size_t i = 0; spans.size() > 1 && i < spans.size(); ++i) {
+        const auto& before = spans[i == 0 ? spans.size() - 1 : i - 1];
         const auto& after = spans[i];
-        const auto off = after.first - before.behind;
+        const auto off = aroundTheClock(after.first - before.behind, after.clip->picture->rate,
+                                        after.clip->timecode->drop);
         // Parts of a take begin where the one before ends, or nearly; other takes much later.
         const auto second = timecodeBase(after.clip->picture->rate);
         if (after.clip->picture->rate != before.clip->picture->rate || off == 0 || off == 1 ||

@@ -18,6 +18,10 @@ namespace bslate {
 /// no source.
 [[nodiscard]] std::vector<Finding> checkClip(const SetupContext& context, const ClipFacts& clip);
 
+/// That a clip is taken for one of several setups which fit as well.
+[[nodiscard]] Finding guessedSetup(const ClipFacts& clip, const Setup& taken,
+                                   std::span<const Setup* const> others);
+
 /// Clips that follow each other by timecode, as the parts of one take do, and do not join within a
 /// frame. Clips without pictures or timecode are left out.
 [[nodiscard]] std::vector<Finding> checkParts(std::span<const ClipFacts> clips);

@@ -20,12 +20,13 @@ struct ColourTags {
 
 /// The pictures of a clip.
 struct ClipPicture {
-    FrameSize size;        ///< as recorded, before it is turned
-    int turned = 0;        ///< clockwise degrees for viewing: 0, 90, 180 or 270
-    FrameRate rate;        ///< frames a second; the mean where it varies
-    bool variable = false; ///< two frames are further apart than two others by more than a tick
-    std::string standard;  ///< as the media library names it
-    Gop gop = Gop::Intra;  ///< intra: every picture is a key picture
+    FrameSize size;          ///< as recorded, before it is turned
+    int turned = 0;          ///< clockwise degrees for viewing: 0, 90, 180 or 270
+    FrameRate rate;          ///< frames a second; the mean where it varies
+    bool variable = false;   ///< two frames are further apart than two others by more than a tick
+    bool interlaced = false; ///< every frame is two fields, caught one after the other
+    std::string standard;    ///< as the media library names it
+    Gop gop = Gop::Intra;    ///< intra: every picture is a key picture
     std::optional<BitDepth> depth; ///< none here and in chroma: the library cannot tell
     std::optional<Chroma> chroma;
     std::optional<CodeRange> range; ///< none: not told
@@ -43,6 +44,7 @@ struct SoundLevel {
     Decibels truePeak; ///< dBTP, ITU-R BS.1770-4 annex 2
     Decibels mean;     ///< dBFS, root mean square of the loudest channel: a full sine is -3.01
     std::optional<Decibels> loudness; ///< LUFS, integrated, EBU R 128; none: silent or too short
+    std::vector<Decibels> channels;   ///< peak of each, dBFS
     friend bool operator==(const SoundLevel&, const SoundLevel&) = default;
 };
 struct ClipSound {

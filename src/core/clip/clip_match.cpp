@@ -106,4 +106,14 @@ std::vector<ClipMatch> matchesOf(const Shoot& shoot, const ClipFacts& clip) {
     return found;
 }
 
+std::vector<const Setup*> guessedAmong(std::span<const ClipMatch> matches) {
+    std::vector<const Setup*> others;
+    if (matches.empty() || matches.front().byName || matches.front().byTime)
+        return others;
+    for (const auto& other : matches.subspan(1))
+        if (other.points() == matches.front().points())
+            others.push_back(other.setup);
+    return others;
+}
+
 } // namespace bslate

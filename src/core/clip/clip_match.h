@@ -4,6 +4,7 @@
 #include "core/shoot/shoot.h"
 
 #include <optional>
+#include <span>
 #include <vector>
 
 /// Which setup a clip is of.
@@ -20,6 +21,10 @@ struct ClipMatch {
         return (byName ? 8 : 0) + (byCamera ? 4 : 0) + format + (byTime ? 2 : 0);
     }
 };
+
+/// The other setups that fit a clip as well as the first, where nothing but its format tells which
+/// it is of: then that is a guess.
+[[nodiscard]] std::vector<const Setup*> guessedAmong(std::span<const ClipMatch> matches);
 
 /// Setups that a clip can be of, the likeliest first, in the shoot's order where they are equal;
 /// none that agrees in nothing but its format's half.

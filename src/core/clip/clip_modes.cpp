@@ -82,6 +82,8 @@ std::optional<ClipUnfit> unfitForModes(const ClipFacts& clip) {
         return ClipUnfit::CutOff;
     if (clip.picture->variable)
         return ClipUnfit::VariableRate;
+    if (clip.picture->interlaced)
+        return ClipUnfit::Interlaced;
     if (!clip.picture->depth || !clip.picture->chroma || clip.picture->depth->bits < 8 ||
         clip.picture->depth->bits > 16)
         return ClipUnfit::UnknownDepth;

@@ -25,7 +25,7 @@ struct SeenMode {
 
 /// A clip of which no mode can be made: it has no pictures, a rate that varies, a depth nobody can
 /// tell, or was cut off.
-enum class ClipUnfit { NoPicture, VariableRate, UnknownDepth, CutOff };
+enum class ClipUnfit { NoPicture, VariableRate, UnknownDepth, CutOff, Interlaced };
 [[nodiscard]] std::optional<ClipUnfit> unfitForModes(const ClipFacts& clip);
 
 /// Clips of one size, depth, chroma and group of pictures are of one mode, which has sound where

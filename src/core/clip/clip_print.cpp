@@ -3,14 +3,15 @@
 #include "core/kit/mode_fields.h"
 #include "core/quantity/number_text.h"
 #include "core/quantity/print.h"
+#include "core/words/wording.h"
 
 #include <cmath>
 
 namespace bslate {
 namespace {
 
-std::string counted(int count, const char* one, const char* many) {
-    return std::to_string(count) + " " + (count == 1 ? one : many);
+std::string countOf(int count, const char* one, const char* many) {
+    return counted(std::to_string(count), one, many);
 }
 
 } // namespace
@@ -27,7 +28,8 @@ std::string printFormat(std::optional<BitDepth> depth, std::optional<Chroma> chr
 
 std::string print(const ClipPicture& picture) {
     std::string text = std::to_string(picture.size.width) + "x" +
-                       std::to_string(picture.size.height) + ", " + print(picture.rate) + " p, " +
+                       std::to_string(picture.size.height) + ", " + print(picture.rate) +
+                       (picture.interlaced ? " frames of two fields, " : " p, ") +
                        picture.standard + " " + std::string(nameIn<Gop>(kGopNames, picture.gop)) +
                        " " + printFormat(picture.depth, picture.chroma);
     if (picture.range)
@@ -35,16 +37,16 @@ std::string print(const ClipPicture& picture) {
     if (picture.variable)
         text += ", variable rate";
     if (picture.gaps > 0)
-        text += ", " + counted(picture.gaps, "gap", "gaps");
+        text += ", " + countOf(picture.gaps, "gap", "gaps");
     if (picture.doubled > 0)
-        text += ", " + counted(picture.doubled, "frame doubled", "frames doubled");
+        text += ", " + countOf(picture.doubled, "frame doubled", "frames doubled");
     if (picture.turned != 0)
         text += ", turned " + std::to_string(picture.turned);
     return text;
 }
 
 std::string print(const ClipSound& sound) {
-    std::string text = counted(sound.channels, "channel", "channels") + ", " +
+    std::string text = countOf(sound.channels, "channel", "channels") + ", " +
                        trimmed(sound.samplesPerSecond / 1000.0, 1) + " kHz";
     if (!sound.level)
         return text;

@@ -40,13 +40,19 @@ bool agree(std::span<const std::int64_t> times, double ticks) {
 }
 
 std::vector<FrameRate> candidates(std::optional<FrameRate> told) {
-    std::vector<FrameRate> all;
-    if (told)
-        all.push_back(*told);
+    constexpr double kSame = 1e-4;
     const auto standard = standardRates();
-    all.insert(all.end(), standard.begin(), standard.end());
-    all.push_back(FrameRate{Rational(48, 1)});
-    all.push_back(FrameRate{Rational(96, 1)});
+    std::vector<FrameRate> usual(standard.begin(), standard.end());
+    usual.push_back(FrameRate{Rational(48, 1)});
+    usual.push_back(FrameRate{Rational(96, 1)});
+    std::vector<FrameRate> all;
+    if (told) {
+        for (const auto rate : usual)
+            if (std::abs(rate.toDouble() / told->toDouble() - 1) < kSame)
+                all.push_back(rate);
+        all.push_back(*told);
+    }
+    all.insert(all.end(), usual.begin(), usual.end());
     return all;
 }
 

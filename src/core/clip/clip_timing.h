@@ -27,10 +27,12 @@ struct ClipTiming {
     friend bool operator==(const ClipTiming&, const ClipTiming&) = default;
 };
 
-/// Of pictures in any order; a tick is that many seconds. The rate is `told`, the container's own,
-/// where every time is within a tick of it, else a standard one (standardRates(), 48, 96), else
-/// that of the middle interval. Where intervals vary it is one that half of them keep, else the
-/// mean. Fails with OutOfRange for no picture, and for a single one whose rate is not told.
+/// Of pictures in any order; a tick is that many seconds. The rate is one of which every time is
+/// within a tick: `told`, the container's own, where it is a standard one (standardRates(), 48,
+/// 96); a standard one within 0.01 % of it, since containers tell means too; what is told; any
+/// standard one; else that of the middle interval. Where intervals vary it is one that half of them
+/// keep, else the mean. Fails with OutOfRange for no picture, and for a single one whose rate is
+/// not told.
 [[nodiscard]] Result<ClipTiming> timingOf(std::span<const ClipSample> pictures, Rational tick,
                                           std::optional<FrameRate> told);
 

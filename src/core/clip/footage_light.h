@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/clip/region_series.h"
+#include "core/clip/region_pulse.h"
 #include "core/facts/evaluation.h"
 #include "core/facts/setup_context.h"
 #include "core/light/white_gains.h"

@@ -1,6 +1,7 @@
 #include "core/clip/made_clip.h"
 
 #include "core/cadence/pulse.h"
+#include "core/clip/clip_check.h"
 #include "core/facts/cadence_facts.h"
 #include "core/frame/motion.h"
 
@@ -10,6 +11,11 @@
 namespace bslate {
 namespace {
 
+// What the camera films at, whatever its file plays at.
+FrameRate capturedRate(const SetupContext& context, const MadeClipWish& wish) {
+    return wish.rate.value_or(context.setup->rate);
+}
+
 // The light of every row of a frame.
 class RowLight {
 public:
@@ -18,15 +24,16 @@ public:
         , m_task(task) {
         const auto recording = recordingFacts(context);
         m_readout = recording.readout;
-        m_exposure = exposureTime(context.setup->shutter, task.coding.rate);
+        m_rate = capturedRate(context, wish);
+        m_exposure = exposureTime(context.setup->shutter, m_rate);
         if (wish.pulsing)
             m_lights = cadenceFacts(context, recording).lights;
     }
     [[nodiscard]] double operator()(int frame, int row) const {
         double light = 1;
         if (!m_lights.empty()) {
-            const double start = frame / m_task.coding.rate.toDouble() +
-                                 m_readout.value() * row / m_task.coding.size.height;
+            const double start =
+                frame / m_rate.toDouble() + m_readout.value() * row / m_task.coding.size.height;
             light = gathered(m_lights, Seconds(start), m_exposure);
         }
         if (!m_wish.steps.empty()) {
@@ -41,6 +48,7 @@ private:
     const MadeClipWish& m_wish;
     const MadeClipTask& m_task;
     std::vector<PulsedLight> m_lights;
+    FrameRate m_rate;
     Seconds m_readout, m_exposure;
 };
 
@@ -57,7 +65,7 @@ Result<MadeClipTask> madeClipTask(const SetupContext& context, const Evaluation&
                      "a recording mode that is not raw and has the setup's rate"};
     MadeClipTask task{*own, wish.tone, wish.timecode, {}};
     auto& coding = task.coding;
-    coding.rate = wish.rate.value_or(own->rate);
+    coding.rate = wish.rate.value_or(fileRate(context));
     const double frames = std::round(wish.length.value() * coding.rate.toDouble());
     if (!(frames >= 1 && frames <= kMostMadeFrames))
         return Error{ErrorCode::OutOfRange,
@@ -79,7 +87,7 @@ Fraction lightOnRow(const SetupContext& context, const MadeClipWish& wish, const
 
 Recorded madeFrameAt(const SetupContext& context, const Evaluation& at, const MadeClipWish& wish,
                      const MadeClipTask& task, std::span<const Surface> surfaces, int frame) {
-    const Seconds time(frame / task.coding.rate.toDouble());
+    const Seconds time(frame / capturedRate(context, wish).toDouble());
     auto light = paintScene(surfaces, task.coding.size, momentOf(context, at, time));
     const RowLight of(context, wish, task);
     overRows(light.size.height, [&](int first, int behind) {

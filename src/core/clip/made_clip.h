@@ -12,7 +12,7 @@ namespace bslate {
 struct MadeClipWish {
     PictureSize size{1280, 720};
     Seconds length{2};
-    std::optional<FrameRate> rate; ///< another than the setup's, on purpose
+    std::optional<FrameRate> rate; ///< filmed and played at another than the setup's, on purpose
     std::vector<Stops>
         steps;           ///< light is held at each in turn, beside the setup's; empty: as it is
     bool pulsing = true; ///< lamps of the scene pulse, row after row
@@ -33,7 +33,8 @@ struct MadeClipTask {
     friend bool operator==(const MadeClipTask&, const MadeClipTask&) = default;
 };
 
-/// The setup's mode at its bit rate by share of the pixels. Fails with OutOfRange for raw, which no
+/// The setup's mode at its bit rate by share of the pixels, playing at the rate its file has: one
+/// that the camera conforms plays at the delivery's. Fails with OutOfRange for raw, which no
 /// encoder here makes, for a rate the mode does not have unless another was wished, and for a
 /// length of no frame or of more than kMostMadeFrames.
 [[nodiscard]] Result<MadeClipTask> madeClipTask(const SetupContext& context, const Evaluation& at,

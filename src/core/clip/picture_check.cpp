@@ -1,5 +1,7 @@
 #include "core/clip/picture_check.h"
 
+#include "core/shoot/lamps.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -35,14 +37,17 @@ Finding told(FindingId id, Severity severity, const std::string& file, Facts fac
 }
 
 void tellRepeats(const SeenPictures& seen, std::vector<Finding>& all) {
-    if (seen.repeated > 0 && 2 * seen.repeated < seen.looked)
+    // All but a few alike is a picture that stands.
+    if (seen.repeated > 0 && 4 * seen.repeated < 3 * seen.looked)
         all.push_back(told(FindingId::ClipFramesRepeat, Severity::Fault, seen.file,
                            {{"repeated", seen.repeated}, {"looked", seen.looked}}));
 }
 
 void tellPulse(const SetupContext& context, const SeenPictures& seen, std::vector<Finding>& all) {
     const auto& pulse = seen.pulse;
-    if (!pulse || pulse->share < kPulseShare)
+    if (!pulse || !isEnough(*pulse, isExplained(*pulse, *context.scene, context.shoot->brief.mains)
+                                        ? kOfKnownLamp
+                                        : kOfAnyLamp))
         return;
     ReasonList lamps;
     auto agreeing = agreeingLamps(*pulse, seen.rate, context.area->readout);
@@ -50,7 +55,7 @@ void tellPulse(const SetupContext& context, const SeenPictures& seen, std::vecto
         agreeing.resize(kMostLamps);
     ReasonList names;
     for (const auto lamp : agreeing)
-        names.all.push_back({"clip-lamp", {{"lamp", lamp}}});
+        names.all.push_back({"clip-lamp", {{"lamp", lamp}, {"within", pulse->within}}});
     if (!agreeing.empty())
         lamps.all.push_back({"clip-lamps", {{"lamps", names}, {"rate", seen.rate}}});
     if (pulse->bands)
@@ -88,7 +93,7 @@ void tellEnds(const SetupContext& context, const Evaluation& at, const std::stri
     const auto* patch = placementOf(at, seen.patch);
     if (!patch || patch->role == PatchRole::Spare)
         return;
-    constexpr std::string_view kNames[] = {"channel-red", "channel-green", "channel-blue"};
+    constexpr std::string_view kNames[] = {"of-red", "of-green", "of-blue"};
     ReasonList channels;
     Fraction most{0};
     for (std::size_t c = 0; c < 3; ++c) {
@@ -105,14 +110,123 @@ void tellEnds(const SetupContext& context, const Evaluation& at, const std::stri
 
 } // namespace
 
+bool isEnough(const RegionPulse& pulse, const PulseEvidence& asked) {
+    return pulse.share >= asked.share && pulse.together >= asked.together &&
+           pulse.over.value() >= asked.over.value();
+}
+
+bool isExplained(const RegionPulse& pulse, const Scene& scene, Hertz mains) {
+    const auto isLamp = [&](Hertz known, double tolerance) {
+        return std::any_of(pulse.lamps.begin(), pulse.lamps.end(), [&](Hertz lamp) {
+            return std::abs(lamp.value() - known.value()) <=
+                   pulse.within.value() + tolerance * known.value();
+        });
+    };
+    for (const auto network : {Hertz(50), Hertz(60), mains})
+        if (isLamp(Hertz(2 * network.value()), kMainsTolerance))
+            return true;
+    const auto lamps = lightsOf(scene, mains);
+    return std::any_of(lamps.begin(), lamps.end(), [&](const PulsedLight& lamp) {
+        return isLamp(lamp.frequency, lamp.fromMains ? kMainsTolerance : 0.0);
+    });
+}
+
+namespace {
+
+constexpr std::size_t kAround = 6;
+
+// What is usual of the moving ones about a place: the upper quarter begins here, fewer may repeat.
+double usualAround(std::span<const double> values, std::size_t at) {
+    std::vector<double> around;
+    for (std::size_t j = std::max<std::size_t>(1, at > kAround ? at - kAround : 0);
+         j < std::min(values.size(), at + kAround + 1); ++j)
+        if (j != at)
+            around.push_back(values[j]);
+    std::sort(around.begin(), around.end());
+    return around.empty() ? 0 : around[around.size() * 3 / 4];
+}
+
+// How far the places of a picture went from those of the last: what moves, without noise.
+double movedBetween(const RegionFrame& before, const RegionFrame& after) {
+    double sum = 0, count = 0;
+    for (std::size_t s = 0; s < std::min(before.strips.size(), after.strips.size()); ++s)
+        for (std::size_t c = 0; c < kStripColumns; ++c, ++count) {
+            const double by = (after.strips[s][c] - before.strips[s][c]).value();
+            sum += by * by;
+        }
+    return count > 0 ? std::sqrt(sum / count) : 0;
+}
+
+// Pictures that hardly differ, between two that move as those around them do: what turns back moves
+// less before and after as well.
+std::vector<std::size_t> likeTheLast(std::span<const RegionFrame> frames) {
+    constexpr double kAbrupt = 0.7;
+    std::vector<bool> low(frames.size());
+    std::vector<double> differ(frames.size()), moved(frames.size()), usual(frames.size());
+    for (std::size_t i = 1; i < frames.size(); ++i) {
+        differ[i] = frames[i].noise.value_or(Signal(0)).value();
+        moved[i] = movedBetween(frames[i - 1], frames[i]);
+    }
+    for (std::size_t i = 1; i < frames.size(); ++i) {
+        usual[i] = usualAround(moved, i);
+        low[i] = usual[i] >= kMoves.value() && moved[i] < kRepeats.value() * usual[i] &&
+                 differ[i] < kRepeats.value() * usualAround(differ, i);
+    }
+    std::vector<std::size_t> found;
+    for (std::size_t i = 1; i + 1 < frames.size(); ++i) {
+        if (!low[i])
+            continue;
+        auto before = i, behind = i;
+        while (before > 0 && low[before])
+            --before;
+        while (behind + 1 < frames.size() && low[behind])
+            ++behind;
+        if (before > 0 && !low[behind] && moved[before] > kAbrupt * usual[i] &&
+            moved[behind] > kAbrupt * usual[i])
+            found.push_back(i);
+    }
+    return found;
+}
+
+// What a conversion leaves comes again and again, at one distance or at several of it.
+bool isRegular(std::span<const std::size_t> places, std::size_t count) {
+    constexpr std::size_t kFewest = 3;
+    constexpr double kMost = 0.9, kHalf = 0.5;
+    if (places.size() < kFewest)
+        return false;
+    std::vector<std::size_t> gaps;
+    for (std::size_t i = 1; i < places.size(); ++i)
+        gaps.push_back(places[i] - places[i - 1]);
+    auto sorted = gaps;
+    std::sort(sorted.begin(), sorted.end());
+    const std::size_t usual = sorted[sorted.size() / 2];
+    std::size_t kept = 0;
+    for (const auto gap : gaps) {
+        const auto times = std::max<std::size_t>(1, (gap + usual / 2) / usual);
+        kept += gap + 1 >= times * usual && gap <= times * usual + 1;
+    }
+    return static_cast<double>(kept) >= kMost * static_cast<double>(gaps.size()) &&
+           static_cast<double>(places.size() * usual) >= kHalf * static_cast<double>(count);
+}
+
+} // namespace
+
+int repeatedIn(std::span<const RegionFrame> frames) {
+    auto places = likeTheLast(frames);
+    if (!isRegular(places, frames.size()))
+        places.clear();
+    for (std::size_t i = 0; i < frames.size(); ++i)
+        if (frames[i].noise && !(*frames[i].noise > Signal(0)) &&
+            std::find(places.begin(), places.end(), i) == places.end())
+            places.push_back(i);
+    return static_cast<int>(places.size());
+}
+
 SeenPictures seenIn(std::span<const RegionFrame> whole, const Curve& curve, FrameRate rate) {
     SeenPictures seen;
     seen.rate = rate;
     seen.looked = static_cast<int>(whole.size());
-    seen.repeated =
-        static_cast<int>(std::count_if(whole.begin(), whole.end(), [](const RegionFrame& frame) {
-            return frame.noise && !(*frame.noise > Signal(0));
-        }));
+    seen.repeated = repeatedIn(whole);
     seen.pulse = pulseOf(whole, curve, rate, kSlowestPulse);
     return seen;
 }

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/clip/region_series.h"
+#include "core/clip/region_pulse.h"
 #include "core/facts/evaluation.h"
 #include "core/facts/setup_context.h"
 #include "core/frame/image.h"
@@ -23,13 +23,23 @@ struct SeenPictures {
     std::string file;
     FrameRate rate;                   ///< the pictures were captured at
     int looked = 0;                   ///< pictures of the clip that were looked at
-    int repeated = 0;                 ///< of those, the ones that differ from the last in nothing
+    int repeated = 0;                 ///< of those, by repeatedIn()
     std::optional<RegionPulse> pulse; ///< of all of the picture
     std::vector<SeenPatch> patches;
 };
 
-/// What all of the picture over time tells, for a clip captured at this rate with this curve. A
-/// recorded picture has noise of its own; one without any is the last one again.
+/// A picture that differs from the last, and has moved, by less than this share of what those
+/// around it do is that one again, after whatever encoding; where the places of the picture hardly
+/// move at all, signal, nothing can be told. Common practice, no source.
+inline constexpr Fraction kRepeats{0.3};
+inline constexpr Signal kMoves{0.001};
+
+/// How many pictures are the last one again: those that differ in nothing, since a recorded picture
+/// has noise of its own, and, where they come regularly, those that hardly differ between two that
+/// move as the others do.
+[[nodiscard]] int repeatedIn(std::span<const RegionFrame> frames);
+
+/// What all of the picture over time tells, for a clip captured at this rate with this curve.
 [[nodiscard]] SeenPictures seenIn(std::span<const RegionFrame> whole, const Curve& curve,
                                   FrameRate rate);
 
@@ -53,9 +63,21 @@ struct PictureWish {
 
 /// Exposure that is off by more than this is told: a third of a stop.
 inline constexpr Stops kOffPlan{1.0 / 3};
-/// A pulse is told where its line is this share of all change from frame to frame: less of it may
-/// be what moves in the scene. Common practice, no source.
-inline constexpr Fraction kPulseShare{0.6};
+/// What a pulse must show before it is told, since what moves in a scene may look like one: how
+/// much of all change its line is, how far the whole picture goes with it, how far it stands over
+/// other lines. Less is asked of one that a lamp of the mains or of the scene explains. Common
+/// practice, no source.
+struct PulseEvidence {
+    Fraction share, together;
+    Magnification over;
+};
+inline constexpr PulseEvidence kOfKnownLamp{Fraction(0.02), Fraction(0.85), Magnification(4)};
+inline constexpr PulseEvidence kOfAnyLamp{Fraction(0.5), Fraction(0.95), Magnification(10)};
+[[nodiscard]] bool isEnough(const RegionPulse& pulse, const PulseEvidence& asked);
+
+/// True when twice a mains frequency in use, or a lamp of the scene, is one of its lamps, as well
+/// as the alias is known.
+[[nodiscard]] bool isExplained(const RegionPulse& pulse, const Scene& scene, Hertz mains);
 /// A channel is told of where this share of a patch's pixels is at its end: common practice, no
 /// source.
 inline constexpr Fraction kEndsShare{0.01};

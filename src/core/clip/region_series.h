@@ -1,7 +1,6 @@
 #pragma once
 
 #include "core/base/result.h"
-#include "core/cadence/pulse.h"
 #include "core/signal/curve.h"
 #include "core/signal/series_reading.h"
 
@@ -9,8 +8,7 @@
 #include <span>
 #include <vector>
 
-/// A place of a clip's picture over time: what its exposures were held at, and how its light
-/// pulses.
+/// A place of a clip's picture over time: what its exposures were held at.
 namespace bslate {
 
 /// Mean luma of the columns of a strip, from the left.
@@ -63,36 +61,5 @@ struct ChannelCounts {
 /// Share of a channel's pixels that are less than two steps of 10 bits under `end`, or above it; 0
 /// of none.
 [[nodiscard]] Fraction shareAt(const ChannelCounts& counts, std::size_t channel, Signal end);
-
-/// Slower than that it may be what moves in the picture: common practice, no source.
-inline constexpr Hertz kSlowestPulse{1};
-
-/// How the light of a place pulses from frame to frame.
-struct RegionPulse {
-    Stops peakToPeak;         ///< of its strongest line
-    Hertz alias;              ///< of that line, (0, rate / 2]
-    std::vector<Hertz> lamps; ///< that alias so at this rate: k * rate +- alias, 40 to 500 Hz
-    Fraction share;           ///< of all change from frame to frame that this line is
-    /// Of light and dark over the height, by how the line's phase runs down the strips: positive
-    /// where lower ones are later. None without strips, or where their phases do not lie on a line.
-    std::optional<double> bands;
-    friend bool operator==(const RegionPulse&, const RegionPulse&) = default;
-};
-/// Light is decoded by the curve, in stops about its median. Where there are strips, each goes from
-/// frame to frame as most of its columns do, so that what moves through some of them does not
-/// count. None under 16 frames, for light that does not stand out of the curve's black, and for
-/// pulsing under kVisible. `bands` go down from the top of what is read; a lamp runs through `f *
-/// readout` of them. [D: strongest line of the discrete Fourier transform, between bins by its
-/// phase-free parabola] Lines under `slowest` are not looked for, and what changes more slowly is
-/// taken off first, as a running mean over one of its periods: in a whole picture it may be what
-/// moves.
-[[nodiscard]] std::optional<RegionPulse> pulseOf(std::span<const RegionFrame> frames,
-                                                 const Curve& curve, FrameRate rate,
-                                                 Hertz slowest = Hertz(0));
-
-/// Those of its lamps that agree with its bands too, for a sensor that is read in this time: within
-/// a fifth of a band. All of them where bands or readout are not known, or none agrees.
-[[nodiscard]] std::vector<Hertz> agreeingLamps(const RegionPulse& pulse, FrameRate rate,
-                                               Seconds readout);
 
 } // namespace bslate

@@ -6,6 +6,7 @@
 #include "core/advice/levers.h"
 #include "core/facts/evaluate.h"
 #include "core/facts/lattice.h"
+#include "core/judgement/honest.h"
 
 #include <algorithm>
 #include <cmath>
@@ -58,7 +59,7 @@ public:
                 plan.cards.plan.cost.changes + plan.power.plan.cost.changes, plan.safe};
     }
 
-    void keep(RemedyId id, Facts facts, Edit edit, const Outcome& outcome) {
+    [[nodiscard]] Remedy made(RemedyId id, Facts facts, Edit edit, const Outcome& outcome) const {
         Facts left = {{"changes", outcome.changes}, {"faults", outcome.weight().first}};
         if (outcome.safe)
             left.push_back({"safe", ClockTime{*outcome.safe, true}});
@@ -69,7 +70,28 @@ public:
         if (before)
             if (auto also = unnamedChanges(m_now.shoot, *before, remedy); !also.all.empty())
                 remedy.facts.push_back({"also", std::move(also)});
-        m_finding.remedies.push_back(std::move(remedy));
+        return remedy;
+    }
+
+    // Keeps what cures without a new fault; of the others the first, for want of anything better.
+    bool keep(Remedy remedy, const Outcome& outcome) {
+        auto added = addedFaults(m_all, outcome.findings);
+        for (auto& fault : addedFaults(m_now.shoot, remedy.edit))
+            added.push_back(std::move(fault));
+        if (added.empty()) {
+            m_finding.remedies.push_back(std::move(remedy));
+            return true;
+        }
+        if (!m_adding && m_finding.severity < Severity::Good) {
+            tellFaults(remedy, std::move(added));
+            m_adding = std::move(remedy);
+        }
+        return false;
+    }
+    /// Where nothing cures without a new fault, what does says so.
+    void finish() {
+        if (m_finding.remedies.empty() && m_adding)
+            m_finding.remedies.push_back(std::move(*m_adding));
     }
 
     // Plans the edited day; true when it was kept.
@@ -79,8 +101,7 @@ public:
         const auto outcome = outcomeOf(edit);
         if (!cures(outcome))
             return false;
-        keep(id, std::move(facts), std::move(edit), outcome);
-        return true;
+        return keep(made(id, std::move(facts), std::move(edit), outcome), outcome);
     }
 
     void relay() {
@@ -200,17 +221,17 @@ public:
                 const bool better =
                     !best || std::pair(outcome.weight(), -cell.bitRate.value()) <
                                  std::pair(best->second.weight(), -bestRate.value());
-                if (!cures(outcome) || !better)
+                if (!cures(outcome) || !better || !addedFaults(m_now.shoot, turned->edit).empty())
                     continue;
                 bestRate = cell.bitRate;
-                Remedy remedy{
-                    RemedyId::DayMode,
-                    {{"camera", camera.name}, {"mode", mode.name}, {"bitRate", cell.bitRate}},
-                    turned->edit};
+                auto remedy =
+                    made(RemedyId::DayMode,
+                         {{"camera", camera.name}, {"mode", mode.name}, {"bitRate", cell.bitRate}},
+                         turned->edit, outcome);
                 best = {std::move(remedy), std::move(outcome)};
             }
             if (best)
-                keep(best->first.id, best->first.facts, best->first.edit, best->second);
+                keep(std::move(best->first), best->second);
         });
     }
 
@@ -310,6 +331,7 @@ private:
     Trials& m_trials;
     int m_take; ///< -1: about the day
     std::string m_camera;
+    std::optional<Remedy> m_adding; ///< cures, and adds a fault
 };
 
 // What is tried against what, in this order.
@@ -350,6 +372,7 @@ void offerRemedies(const Case& now, const Findings& all, Finding& finding, Trial
         if (std::find(cure.of.begin(), cure.of.end(), finding.id) != cure.of.end())
             for (const auto way : cure.ways)
                 (offers.*way)();
+    offers.finish();
 }
 
 } // namespace bslate::day

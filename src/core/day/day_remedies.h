@@ -13,7 +13,8 @@ struct Trials {
 };
 
 /// Tries the smallest changes out and keeps at most four that cure the finding without a new
-/// fault. Stops with those it has when the trials are over.
+/// fault, of the day or of the setup that is changed; where only such
+/// are to be had, one of them says it. Stops with those it has when the trials are over.
 void offerRemedies(const Case& now, const Findings& all, Finding& finding, Trials& trials);
 
 } // namespace bslate::day

@@ -126,7 +126,9 @@ WhiteFacts whiteFacts(const SetupContext& context, const RecordedEnds& recording
     for (std::size_t c = 0; c < white.channels.size(); ++c)
         white.channels[c] = {ends.gain[c],
                              white.baked ? recording.clip - ends.gain[c] : recording.clip,
-                             recording.floor + ends.gain[c], recording.sensor + ends.gain[c]};
+                             recording.floor + ends.gain[c], recording.sensor + ends.gain[c],
+                             std::min(white.baked ? recording.clip : recording.clip + ends.gain[c],
+                                      recording.sensor + ends.gain[c])};
     const auto grey = white.key ? camera.gains(*white.key) : ends.gain;
     const auto room = ends.room(Stops(0), grey), above = ends.above(Stops(0), grey);
     white.clipsFirst = least(room);

@@ -13,12 +13,13 @@
 /// ends. Channels are red, green, blue. Luminance is taken as green's exposure.
 namespace bslate {
 
-/// A channel of the recording. `gain` is what the white applies to it (green 0). What a light
-/// neutral to the sensor lights reaches the recording's end at `clip` = clip - gain, in raw, where
-/// the gain comes later, at clip; its noise stands at `floor` = floor + gain; the photosite is full
-/// at `well` = the sensor's clip + gain.
+/// A channel of the recording. `gain` is what the white applies to it (green 0). Of the light that
+/// this white makes neutral, on one scale: its noise stands at `floor` = floor + gain, the
+/// photosite is full at `well` = the sensor's clip + gain, and it ends at `end`, the lower of that
+/// and the recording's end (in raw, where the gain comes later, that moved by the gain). Of another
+/// light, one that gives all photosites alike, it ends at `clip` = clip - gain, in raw at clip.
 struct ChannelFacts {
-    Stops gain, clip, floor, well;
+    Stops gain, clip, floor, well, end;
     friend bool operator==(const ChannelFacts&, const ChannelFacts&) = default;
 };
 

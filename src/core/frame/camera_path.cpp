@@ -104,8 +104,8 @@ struct Path {
         floor = static_cast<float>(signalAt(sensor, at.sensorFloor).value());
         const Stops one = exposureStops(CandelaPerM2(1), at.base, at.exposureTime, setup.iris,
                                         at.ndLoss, context.shoot->meter);
-        // Green of the camera's response to the light of D65 stands for luminance, as in
-        // facts/white_facts.h.
+        // Green of the camera's response to the light of D65 stands for luminance; scenes are
+        // painted so that it does under every light (camera_luma.h).
         const double electrons = sensor.fullWell.value() * ratio(one - sensor.clip);
         toElectrons = inFloats(product(camera.matrix(), rgbToXyz(gamutBt2020())), electrons);
         // What gains found on the body say its channels are off by at this white.

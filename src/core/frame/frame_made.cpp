@@ -1,5 +1,7 @@
 #include "core/frame/frame_made.h"
 
+#include "core/frame/camera_luma.h"
+
 #include "core/frame/looked_scene.h"
 #include "core/frame/scene_picture.h"
 #include "core/kit/camera_colour.h"
@@ -42,7 +44,7 @@ std::array<MeterReading, kMeterKinds> metersOf(const SetupContext& context, cons
     for (const auto& patch : at.patches)
         if (patch.role != PatchRole::Spare)
             most = std::max(most, patch.luminance);
-    return meterReadings(light, middle, most);
+    return meterReadings(light, middle, most, CameraLuma(context).weights(at.white.point));
 }
 
 // Linear light of the profile, as the grade shows it.
@@ -87,7 +89,7 @@ std::vector<FoundPatch> foundPatches(const SetupContext& context, const Evaluati
 }
 
 std::vector<Probe> probesOf(const SetupContext& context) {
-    return probesIn(surfacesOf(*context.scene, context.shoot->kit, context.shoot->meter));
+    return probesIn(surfacesOf(context));
 }
 
 const CodeFrame& recordingOf(const FrameMade& frame) {
@@ -107,7 +109,7 @@ void measureRecording(const SetupContext& context, const Evaluation& at,
 
 FrameMade makeFrame(const SetupContext& context, const Evaluation& at, const FrameWish& wish) {
     FrameMade frame;
-    const auto surfaces = surfacesOf(*context.scene, context.shoot->kit, context.shoot->meter);
+    const auto surfaces = surfacesOf(context);
     frame.light = paintScene(surfaces, wish.size);
     frame.recorded = recordScene(context, at, frame.light, wish.camera);
     frame.weights = lumaOf(context.profile->gamut);

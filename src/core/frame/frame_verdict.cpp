@@ -87,8 +87,7 @@ void skinZebra(const SetupContext& context, const Evaluation& at, const FrameMad
     const auto mask = context.camera->zebra.tap == ZebraTap::Recorded
                           ? zebraOn(recordingOf(frame), frame.weights, *band)
                           : zebraOn(shown, *band);
-    for (const auto& surface :
-         surfacesOf(*context.scene, context.shoot->kit, context.shoot->meter)) {
+    for (const auto& surface : surfacesOf(context)) {
         if (surface.patch != face->id)
             continue;
         const auto share = shareInside(surface, mask, shown.size);

@@ -16,10 +16,16 @@ enum class MeterKind {
 };
 inline constexpr int kMeterKinds = 3;
 
-/// Luminance that a meter averages, in cd/m2, of scene light of BT.2020 primaries; above `most`
-/// held there, which shows what lamps in the frame do to it.
+/// What red, green and blue of BT.2020 light weigh for a meter: luminance, or what a camera makes
+/// of it (camera_luma.h).
+using MeterWeights = std::array<double, 3>;
+inline constexpr MeterWeights kLuminance{0.2627, 0.6780, 0.0593}; ///< ITU-R BT.2020-2
+
+/// Light that a meter averages, in cd/m2, of BT.2020 primaries; above `most` held there, which
+/// shows what lamps in the frame do to it.
 [[nodiscard]] CandelaPerM2 metered(const Image& light, MeterKind kind,
-                                   CandelaPerM2 most = CandelaPerM2(HUGE_VAL));
+                                   CandelaPerM2 most = CandelaPerM2(HUGE_VAL),
+                                   const MeterWeights& weights = kLuminance);
 
 struct MeterReading {
     MeterKind kind = MeterKind::Spot;
@@ -30,6 +36,7 @@ struct MeterReading {
 
 /// All kinds at once. `middle` is the luminance that the setup places at mid-grey.
 [[nodiscard]] std::array<MeterReading, kMeterKinds>
-meterReadings(const Image& light, CandelaPerM2 middle, CandelaPerM2 most);
+meterReadings(const Image& light, CandelaPerM2 middle, CandelaPerM2 most,
+              const MeterWeights& weights = kLuminance);
 
 } // namespace bslate

@@ -101,17 +101,9 @@ struct Paint {
 };
 
 Paint paintOf(const Surface& surface, std::uint32_t salt) {
-    const auto gamut = gamutBt2020();
-    const auto lit =
-        product(xyzToRgb(gamut),
-                product(bradford(gamut.white, chromaticityOf(surface.light)), rgbToXyz(gamut)));
-    std::array<double, 3> rgb{};
-    for (std::size_t row = 0; row < 3; ++row)
-        for (std::size_t k = 0; k < 3; ++k)
-            rgb[row] += lit[row][k] * surface.tint[k];
-    const double y = 0.2627 * rgb[0] + 0.6780 * rgb[1] + 0.0593 * rgb[2];
+    auto rgb = colourOf(surface);
     for (auto& channel : rgb)
-        channel *= surface.luminance.value() / y;
+        channel *= surface.luminance.value() * surface.anchor.value();
     const auto& box = surface.box;
     const auto& probe = surface.probe;
     return {surface, rgb, salt, (probe.x + probe.width / 2 - box.x) / box.width,

@@ -1,5 +1,7 @@
 #include "core/frame/surface.h"
 
+#include "core/frame/camera_luma.h"
+
 #include "core/shoot/lamp_colours.h"
 
 #include <algorithm>
@@ -351,6 +353,29 @@ std::vector<Surface> surfacesOf(const Scene& scene, const Kit& kit, const MeterC
     addCards(p, outside ? 0.60 : 0.655, out);
     addPlaced(p, out);
     return out;
+}
+
+std::vector<Surface> surfacesOf(const SetupContext& context) {
+    auto surfaces = surfacesOf(*context.scene, context.shoot->kit, context.shoot->meter);
+    const CameraLuma luma(context);
+    for (auto& surface : surfaces)
+        surface.anchor = luma.anchor(colourOf(surface), surface.light);
+    return surfaces;
+}
+
+std::array<double, 3> colourOf(const Surface& surface) {
+    const auto gamut = gamutBt2020();
+    const auto lit =
+        product(xyzToRgb(gamut),
+                product(bradford(gamut.white, chromaticityOf(surface.light)), rgbToXyz(gamut)));
+    std::array<double, 3> rgb{};
+    for (std::size_t row = 0; row < 3; ++row)
+        for (std::size_t k = 0; k < 3; ++k)
+            rgb[row] += lit[row][k] * surface.tint[k];
+    const double y = 0.2627 * rgb[0] + 0.6780 * rgb[1] + 0.0593 * rgb[2];
+    for (auto& channel : rgb)
+        channel /= y;
+    return rgb;
 }
 
 } // namespace bslate

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/facts/setup_context.h"
 #include "core/frame/image.h"
 #include "core/kit/kit.h"
 #include "core/light/light_colour.h"
@@ -31,6 +32,7 @@ struct Surface {
     PictureArea box;
     double softEdge = 0.0;               ///< of the picture's height
     CandelaPerM2 luminance{26};          ///< in the middle of its probe
+    Magnification anchor{1};             ///< it is painted brighter by (camera_luma.h)
     std::array<double, 3> tint{1, 1, 1}; ///< reflectance against its luminance, BT.2020
     ColourPoint light;                   ///< that falls on it
     Stops acrossFall{0}, downFall{0};    ///< from the left to the right edge, from top to bottom
@@ -44,5 +46,11 @@ struct Surface {
 /// a head, shadows low, a card held below it. Patches share their light as evaluated.
 [[nodiscard]] std::vector<Surface> surfacesOf(const Scene& scene, const Kit& kit,
                                               const MeterCalibration& meter);
+
+/// The same, anchored to what the setup's camera records as luminance.
+[[nodiscard]] std::vector<Surface> surfacesOf(const SetupContext& context);
+
+/// BT.2020 light of a surface, of luminance 1.
+[[nodiscard]] std::array<double, 3> colourOf(const Surface& surface);
 
 } // namespace bslate

@@ -52,6 +52,7 @@ enum class FindingId {
     ShutterLongerThanFrame,
     ShutterNotOnDial,
     SlowMotion,
+    SlowMotionUnasked,
     SlowMotionOff,
     // Lamps
     PulsingVisible,
@@ -213,6 +214,9 @@ enum class FindingId {
     ClipVariable,
     ClipSize,
     ClipDepth,
+    ClipDepthMore,
+    ClipInterlaced,
+    ClipTurned,
     ClipGop,
     ClipRange,
     ClipCurveTag,
@@ -223,6 +227,7 @@ enum class FindingId {
     ClipSoundSilent,
     ClipSoundEnds,
     ClipSoundWeak,
+    ClipSoundDead,
     ClipCutOff,
     ClipAtLimit,
     ClipShort,
@@ -231,6 +236,7 @@ enum class FindingId {
     ClipPulses,
     ClipExposure,
     ClipChannelEnds,
+    ClipGuessed,
     ClipAsPlanned,
 };
 

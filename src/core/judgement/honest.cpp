@@ -66,18 +66,6 @@ std::optional<Judged> judged(const Case& now, const std::vector<Finding>& before
     return result;
 }
 
-// Told beside what the remedy does.
-void tell(Remedy& remedy, std::vector<Reason> adds) {
-    remedy.faults = static_cast<int>(adds.size());
-    auto also = std::find_if(remedy.facts.begin(), remedy.facts.end(),
-                             [](const Fact& fact) { return fact.name == "also"; });
-    if (also == remedy.facts.end())
-        also = remedy.facts.insert(also, {"also", ReasonList{}});
-    for (auto& fault : adds)
-        std::get<ReasonList>(also->value)
-            .all.push_back({"adds-fault", {{"fault", ReasonList{{std::move(fault)}}}}});
-}
-
 } // namespace
 
 std::vector<Finding> ruled(const Case& now) {
@@ -114,6 +102,17 @@ std::vector<Reason> addedFaults(const Shoot& shoot, const Edit& edit) {
     return after ? addedFaults(ruled(now), ruled(after->judged(&at))) : std::vector<Reason>();
 }
 
+void tellFaults(Remedy& remedy, std::vector<Reason> added) {
+    remedy.faults = static_cast<int>(added.size());
+    auto also = std::find_if(remedy.facts.begin(), remedy.facts.end(),
+                             [](const Fact& fact) { return fact.name == "also"; });
+    if (also == remedy.facts.end())
+        also = remedy.facts.insert(also, {"also", ReasonList{}});
+    for (auto& fault : added)
+        std::get<ReasonList>(also->value)
+            .all.push_back({"adds-fault", {{"fault", ReasonList{{std::move(fault)}}}}});
+}
+
 void keepHonest(const Case& now, std::vector<Finding>& findings) {
     for (auto& finding : findings) {
         std::vector<Remedy> plain, adding;
@@ -124,7 +123,7 @@ void keepHonest(const Case& now, std::vector<Finding>& findings) {
             if (after->adds.empty()) {
                 plain.push_back(std::move(remedy));
             } else if (finding.severity < Severity::Good) {
-                tell(remedy, std::move(after->adds));
+                tellFaults(remedy, std::move(after->adds));
                 adding.push_back(std::move(remedy));
             }
         }

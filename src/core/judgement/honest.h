@@ -20,6 +20,9 @@ namespace bslate {
 /// What an edit adds to the faults of the setup in it; none without one that can be evaluated.
 [[nodiscard]] std::vector<Reason> addedFaults(const Shoot& shoot, const Edit& edit);
 
+/// Puts faults on a remedy's button, beside what it does.
+void tellFaults(Remedy& remedy, std::vector<Reason> added);
+
 /// Takes out of every finding the remedies after which it stands as it did, and those that add a
 /// fault - to this setup, or by an edited scene to another one in it - where another one does not.
 /// Where all of them do they say it (`Remedy::faults`), except for notes, which are worth no fault:

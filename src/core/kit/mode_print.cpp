@@ -40,6 +40,22 @@ std::vector<double> bitsOf(const std::string& unit) {
     return {(bytes ? 8 * factor : factor) / over};
 }
 
+enum class Thousands { Yes, No };
+
+// With the last sign parting thousands, or decimals.
+double numberAs(const std::string& text, Thousands thousands) {
+    const auto last = text.find_last_of(".,' ");
+    std::string plain;
+    for (std::size_t i = 0; i < text.size(); ++i)
+        if (isDigit(text[i]))
+            plain += text[i];
+        else if (i == last && thousands == Thousands::No)
+            plain += '.';
+    double number = 0;
+    std::from_chars(plain.data(), plain.data() + plain.size(), number);
+    return number;
+}
+
 } // namespace
 
 std::string plainPrint(std::string_view line) {
@@ -55,19 +71,6 @@ std::string plainPrint(std::string_view line) {
         replaceAll(text, from, to);
     static const std::regex comma("(^|[^0-9])(23|29|47|59|119),([0-9]{2,3})(?![0-9])");
     return std::regex_replace(text, comma, "$1$2.$3");
-}
-
-double numberAs(const std::string& text, Thousands thousands) {
-    const auto last = text.find_last_of(".,' ");
-    std::string plain;
-    for (std::size_t i = 0; i < text.size(); ++i)
-        if (isDigit(text[i]))
-            plain += text[i];
-        else if (i == last && thousands == Thousands::No)
-            plain += '.';
-    double number = 0;
-    std::from_chars(plain.data(), plain.data() + plain.size(), number);
-    return number;
 }
 
 std::optional<PrintedBitRate> printedBitRate(const std::string& number, const std::string& unit) {
@@ -93,6 +96,11 @@ std::optional<PrintedBitRate> printedBitRate(const std::string& number, const st
         return std::nullopt;
     return PrintedBitRate{found.front(),
                           found.size() > 1 ? std::optional(found.back()) : std::nullopt};
+}
+
+PrintedBitRate bareBitRate(const std::string& number) {
+    const double value = numberAs(number, Thousands::No);
+    return {DataRate(value * 1e6), DataRate(value * 8e6)};
 }
 
 } // namespace bslate

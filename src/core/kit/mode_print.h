@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/kit/mode_words.h"
+#include "core/quantity/quantities.h"
 
 #include <optional>
 #include <string>
@@ -14,13 +14,23 @@ namespace bslate {
 /// thousands in print left out.
 [[nodiscard]] std::string plainPrint(std::string_view line);
 
-enum class Thousands { Yes, No };
-/// "1.200", "1,200", "1'200", "1 200" with its last sign parting thousands, or decimals.
-[[nodiscard]] double numberAs(const std::string& text, Thousands thousands);
+/// A bit rate, and what else its spelling may mean: "1.200" that is or is not thousands, "MBPS"
+/// that is bits or bytes.
+struct PrintedBitRate {
+    DataRate rate;
+    std::optional<DataRate> other;
+};
+
+/// Bit rates that recordings have, in Mb/s: what lies outside is a misprint or misread. Common
+/// practice, no source.
+inline constexpr DataRate kLeastPlausible{2e6}, kMostPlausible{2e10};
 
 /// A number with its unit: bits or bytes a second, a minute, an hour. Of two readings the plausible
 /// one counts; when both are, both are given. Nothing for a unit that is none, or when neither is.
 [[nodiscard]] std::optional<PrintedBitRate> printedBitRate(const std::string& number,
                                                            const std::string& unit);
+
+/// A number without one: Mb/s, and else MB/s; whatever it comes to.
+[[nodiscard]] PrintedBitRate bareBitRate(const std::string& number);
 
 } // namespace bslate

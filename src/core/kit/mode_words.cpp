@@ -1,6 +1,5 @@
 #include "core/kit/mode_words.h"
 
-#include "core/kit/mode_print.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/parse_gear.h"
 #include "core/quantity/scan.h"
@@ -261,10 +260,10 @@ void takeBareList(Taker& line, ModeWords& words) {
                                      ")+)(?![.0-9a-z/])");
     line.each(list, [&](const std::smatch& match) {
         const std::string text = match[1];
-        std::vector<double> numbers;
+        std::vector<PrintedBitRate> numbers;
         static const std::regex one("[0-9]+(?:[.,][0-9]+)?");
         for (std::sregex_iterator at(text.begin(), text.end(), one), end; at != end; ++at)
-            numbers.push_back(numberAs(at->str(), Thousands::No));
+            numbers.push_back(bareBitRate(at->str()));
         if (!words.bareNumbers.empty() || numbers.size() != words.rates[0].size())
             return false;
         words.bareNumbers = std::move(numbers);

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/kit/camera.h"
+#include "core/kit/mode_print.h"
 
 #include <optional>
 #include <string>
@@ -10,13 +11,6 @@
 /// What one line of a printed table says. Private to mode_table.
 namespace bslate {
 
-/// A bit rate, and what else its spelling may mean: "1.200" that is or is not thousands, "MBPS"
-/// that is bits or bytes.
-struct PrintedBitRate {
-    DataRate rate;
-    std::optional<DataRate> other;
-};
-
 struct ModeWords {
     std::vector<FrameSize> sizes; ///< that differ
     bool unknownSize = false;     ///< "6K": no size of pixels
@@ -25,7 +19,8 @@ struct ModeWords {
     std::optional<Chroma> chroma;
     std::vector<std::vector<FrameRate>> rates;         ///< groups, as they stand in lists
     std::vector<std::vector<PrintedBitRate>> bitRates; ///< likewise
-    std::vector<double> bareNumbers; ///< a list without a unit, as long as that of the rates
+    /// A list without a unit, as long as that of the rates: in Mb/s, or else in MB/s.
+    std::vector<PrintedBitRate> bareNumbers;
     std::optional<std::pair<FrameRate, FrameRate>> span; ///< "23.98-29.97p": which of them?
     std::optional<Magnification> crop;
     bool mute = false, manualFocus = false;
@@ -36,9 +31,5 @@ struct ModeWords {
 
 /// Of a line of at most 500 signs; more are left in `rest`.
 [[nodiscard]] ModeWords readModeWords(std::string_view line);
-
-/// Bit rates that recordings have, in Mb/s: what lies outside is a misprint or misread. Common
-/// practice, no source.
-inline constexpr DataRate kLeastPlausible{2e6}, kMostPlausible{2e10};
 
 } // namespace bslate

@@ -21,8 +21,12 @@ Gamut genericPrimaries() {
     return gamutBt2020();
 }
 
+int codesInMiddle(const RecordedIn& recorded) {
+    return static_cast<int>(std::lround(codesInStop(recorded.curve, Stops(0), recorded.depth)));
+}
+
 LaterWhite laterWhite(ColourPoint shot, const PerChannel& shotGains, ColourPoint wanted,
-                      const PerChannel& wantedGains, int codesInStop) {
+                      const PerChannel& wantedGains, const std::optional<RecordedIn>& recorded) {
     LaterWhite later;
     later.shift = miredOf(wanted.cct) - miredOf(shot.cct);
     later.duv = wanted.duv - shot.duv;
@@ -30,9 +34,9 @@ LaterWhite laterWhite(ColourPoint shot, const PerChannel& shotGains, ColourPoint
         auto& channel = later.channels[c];
         channel.gain = wantedGains[c] - shotGains[c];
         channel.noise = std::max(channel.gain, Stops(0));
-        // Codes of a raised channel lie as much farther apart.
-        channel.codes =
-            static_cast<int>(std::lround(codesInStop / std::exp2(channel.noise.value())));
+        if (recorded)
+            channel.codes = static_cast<int>(
+                std::lround(codesInStop(recorded->curve, -channel.gain, recorded->depth)));
         later.staysClipped = std::max(later.staysClipped, -channel.gain);
     }
     return later;

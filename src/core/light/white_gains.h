@@ -1,9 +1,12 @@
 #pragma once
 
 #include "core/light/colour_temperature.h"
+#include "core/signal/code_values.h"
+#include "core/signal/curve.h"
 #include "core/signal/gamut.h"
 
 #include <array>
+#include <optional>
 #include <string_view>
 
 /// What setting white does to red, green and blue, and what moving it later costs.
@@ -36,10 +39,19 @@ struct LaterWhite {
     Stops staysClipped;
 };
 
-/// From the gains of the shot's white and those of the wanted one (CameraColour, whiteGains()).
-/// `codesInStop` of the recording around mid-grey; 0 when it is not known.
+/// What a recording with white baked in was coded in.
+struct RecordedIn {
+    Curve curve;
+    BitDepth depth;
+};
+/// Codes in the stop around mid-grey.
+[[nodiscard]] int codesInMiddle(const RecordedIn& recorded);
+
+/// From the gains of the shot's white and those of the wanted one (CameraColour, whiteGains()). The
+/// codes of a channel that is at mid-grey afterwards are those it was recorded in, as far under it
+/// as it is lifted; they are counted there. Without `recorded` there are none.
 [[nodiscard]] LaterWhite laterWhite(ColourPoint shot, const PerChannel& shotGains,
                                     ColourPoint wanted, const PerChannel& wantedGains,
-                                    int codesInStop);
+                                    const std::optional<RecordedIn>& recorded);
 
 } // namespace bslate

@@ -46,11 +46,26 @@ std::vector<std::string> differencesBetween(const Shoot& before, const Shoot& af
         [](const Scene& scene) { return "scene " + scene.name; }, kSameId, told);
     tell(
         before.setups, after.setups, revision.setups,
-        [](const Setup& setup) { return "setup " + setup.number; }, kSameId, told);
+        [&](const Setup& setup) {
+            const auto* was = findSetup(before, setup.id);
+            auto other = setup;
+            if (was)
+                other.ticks = was->ticks;
+            const bool ticked = was && findSetup(after, setup.id) && other == *was;
+            return (ticked ? "checks of setup " : "setup ") + setup.number;
+        },
+        kSameId, told);
     tell(
         before.plan, after.plan, revision.plan,
         [](const ShootDay& day) { return "plan of day " + std::to_string(day.number); },
         kSameNumber, told);
+    tell(
+        before.records, after.records, revision.records,
+        [&](const CameraRecord& record) {
+            const auto* camera = findCamera(after.kit, record.id);
+            return "record of " + (camera ? camera->name : record.id);
+        },
+        kSameId, told);
     if (told.empty() && !(before == after))
         told.emplace_back("keys of other programs changed");
     return told;

@@ -27,10 +27,10 @@ std::string nameOf(Function function, const Translator& translate) {
 }
 
 std::string nameOf(AutomaticKind kind, const Translator& translate) {
-    constexpr const char* names[] = {
-        "exposure",     "ISO",        "white",     "slow shutter", "range optimiser",
-        "digital zoom", "eye sensor", "power-off", "touch focus",  "noise reduction",
-        "sharpening"};
+    constexpr const char* names[] = {"automatic exposure", "automatic ISO",       "automatic white",
+                                     "slow shutter",       "range optimiser",     "digital zoom",
+                                     "eye sensor",         "automatic power-off", "touch focus",
+                                     "noise reduction",    "sharpening"};
     return bodyWord(names[static_cast<int>(kind)], translate);
 }
 

@@ -56,6 +56,10 @@ struct Filler {
     std::string operator()(Duration value) const { return printDuration(value.length); }
     std::string operator()(CardSpeed value) const { return printBytes(value.rate); }
     std::string operator()(ClockTime value) const { return printClock(value.time, value.atMost); }
+    std::string operator()(Duv value) const {
+        std::string text = print(value);
+        return bare ? text.substr(text.find_first_of("0123456789")) : text;
+    }
     std::string operator()(Density value) const { return fixedText(value.value(), 1); }
     std::string operator()(ZebraTap value) const {
         return translated(value == ZebraTap::Recorded ? "the recorded signal" : "the viewing LUT",
@@ -126,8 +130,11 @@ std::string fill(const char* english, const Facts& facts, const Translator& tran
 } // namespace
 
 std::string counted(std::string_view number, std::string_view one, std::string_view many) {
-    const auto digits = number.substr(number.find_first_of("0123456789"));
-    const bool single = digits == "1" || digits == "1.0" || digits.starts_with("0.");
+    const auto first = number.find_first_of("0123456789");
+    const auto digits = first == std::string_view::npos ? number : number.substr(first);
+    const bool single =
+        digits == "1" || digits.starts_with("0.") ||
+        (digits.starts_with("1.") && digits.find_first_not_of('0', 2) == std::string_view::npos);
     return std::string(number) + " " + std::string(single ? one : many);
 }
 

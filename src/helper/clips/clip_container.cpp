@@ -70,6 +70,8 @@ ClipPicture pictureOf(const AVStream& stream) {
     picture.size = {told.width, told.height};
     picture.turned = turnOf(stream);
     picture.standard = avcodec_get_name(told.codec_id);
+    picture.interlaced =
+        told.field_order != AV_FIELD_UNKNOWN && told.field_order != AV_FIELD_PROGRESSIVE;
     if (const auto* format = av_pix_fmt_desc_get(static_cast<AVPixelFormat>(told.format))) {
         picture.depth = BitDepth{format->comp[0].depth};
         picture.chroma = chromaOf(*format);

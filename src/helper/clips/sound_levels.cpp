@@ -73,14 +73,16 @@ public:
         if (m_count == 0)
             return std::nullopt;
         double peak = 0, truePeak = 0;
+        std::vector<Decibels> channels;
         for (unsigned c = 0; c < m_channels; ++c) {
             double one = 0;
             ebur128_sample_peak(m_meter.get(), c, &one);
             peak = std::max(peak, one);
+            channels.push_back(decibels(one));
             ebur128_true_peak(m_meter.get(), c, &one);
             truePeak = std::max(truePeak, one);
         }
-        SoundLevel level{decibels(peak), decibels(truePeak), {}, std::nullopt};
+        SoundLevel level{decibels(peak), decibels(truePeak), {}, std::nullopt, std::move(channels)};
         level.mean = decibels(std::sqrt(*std::max_element(m_squares.begin(), m_squares.end()) /
                                         static_cast<double>(m_count)));
         double loudness = 0;

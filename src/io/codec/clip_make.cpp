@@ -22,7 +22,7 @@ Result<std::string> makeClip(const SetupContext& context, const Evaluation& at,
     limits.time = std::chrono::minutes(30);
     limits.answer = std::size_t(1) << 30;
     const auto seconds = std::chrono::duration_cast<std::chrono::seconds>(limits.time).count();
-    const auto surfaces = surfacesOf(*context.scene, context.shoot->kit, context.shoot->meter);
+    const auto surfaces = surfacesOf(context);
     const auto weights = lumaOf(context.profile->gamut);
     int next = -1;
     const auto parts = [&]() -> std::string {

@@ -55,7 +55,7 @@ Result<std::optional<Coded>> codeScene(const SetupContext& context, const Evalua
     const auto task = codingTask(context, at, wish.size);
     if (!task)
         return std::optional<Coded>();
-    const auto surfaces = surfacesOf(*context.scene, context.shoot->kit, context.shoot->meter);
+    const auto surfaces = surfacesOf(context);
     const auto weights = lumaOf(context.profile->gamut);
     auto coded = runCoding(
         *task,

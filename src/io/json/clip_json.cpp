@@ -20,14 +20,21 @@ ClipJson orNull(double value) {
 }
 
 ClipJson soundJson(const ClipSound& sound) {
-    ClipJson json{{"channels", sound.channels}, {"sample_rate_hz", sound.samplesPerSecond},
-                  {"codec", sound.standard},    {"heard", sound.level.has_value()},
-                  {"peak_dbfs", nullptr},       {"true_peak_dbtp", nullptr},
-                  {"mean_dbfs", nullptr},       {"loudness_lufs", nullptr}};
+    ClipJson json{{"channels", sound.channels},
+                  {"sample_rate_hz", sound.samplesPerSecond},
+                  {"codec", sound.standard},
+                  {"heard", sound.level.has_value()},
+                  {"peak_dbfs", nullptr},
+                  {"true_peak_dbtp", nullptr},
+                  {"mean_dbfs", nullptr},
+                  {"loudness_lufs", nullptr},
+                  {"channel_peaks_dbfs", ClipJson::array()}};
     if (const auto& level = sound.level) {
         json["peak_dbfs"] = orNull(level->peak.value());
         json["true_peak_dbtp"] = orNull(level->truePeak.value());
         json["mean_dbfs"] = orNull(level->mean.value());
+        for (const auto peak : level->channels)
+            json["channel_peaks_dbfs"].push_back(orNull(peak.value()));
         if (level->loudness)
             json["loudness_lufs"] = orNull(level->loudness->value());
     }
@@ -40,6 +47,7 @@ void addPicture(ClipJson& json, const ClipPicture& picture) {
     json["turned"] = picture.turned;
     json["rate"] = spell(picture.rate);
     json["variable_rate"] = picture.variable;
+    json["interlaced"] = picture.interlaced;
     json["codec"] = picture.standard;
     json["gop"] = nameIn<Gop>(kGopNames, picture.gop);
     json["bit_depth"] = picture.depth ? ClipJson(picture.depth->bits) : ClipJson(nullptr);
@@ -130,6 +138,7 @@ bool takePicture(const ClipJson& json, ClipPicture& picture) {
     std::string rate;
     take.word("rate", rate);
     take.flag("variable_rate", picture.variable);
+    take.flag("interlaced", picture.interlaced);
     take.word("codec", picture.standard);
     take.named<Gop>("gop", kGopNames, picture.gop);
     if (take.isThere("bit_depth"))
@@ -170,10 +179,19 @@ bool takeSound(const ClipJson& json, ClipSound& sound) {
     take.word("codec", sound.standard);
     take.flag("heard", heard);
     if (heard) {
-        SoundLevel level{take.level("peak_dbfs"), take.level("true_peak_dbtp"),
-                         take.level("mean_dbfs"), std::nullopt};
+        SoundLevel level{take.level("peak_dbfs"),
+                         take.level("true_peak_dbtp"),
+                         take.level("mean_dbfs"),
+                         std::nullopt,
+                         {}};
         if (const auto loudness = take.level("loudness_lufs"); std::isfinite(loudness.value()))
             level.loudness = loudness;
+        const auto* peaks = take.find("channel_peaks_dbfs");
+        if (!peaks || !peaks->is_array())
+            return false;
+        for (const auto& peak : *peaks)
+            level.channels.emplace_back(
+                peak.is_number() ? peak.get<double>() : -std::numeric_limits<double>::infinity());
         sound.level = level;
     }
     return take.fine();

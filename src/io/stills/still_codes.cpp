@@ -1,6 +1,7 @@
 #include "io/stills/still_codes.h"
 
 #include <algorithm>
+#include <limits>
 
 namespace bslate::io {
 
@@ -30,6 +31,14 @@ CodeFrame codesOf(const Still& still, const Curve& curve, CodeRange spans,
                 });
     }
     return quantised(signal, kFine, curve.range);
+}
+
+Signal endOf(const Still& still, const Curve& curve, CodeRange spans, std::optional<Stops> full) {
+    if (still.bits > 0)
+        return topSignal(spans, BitDepth{still.bits});
+    if (still.ofSensor)
+        return encode(curve, linearAt(full.value_or(endStops(curve, BitDepth{16}))));
+    return Signal(std::numeric_limits<double>::infinity());
 }
 
 } // namespace bslate::io

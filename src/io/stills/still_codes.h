@@ -14,4 +14,9 @@ namespace bslate::io {
 [[nodiscard]] CodeFrame codesOf(const Still& still, const Curve& curve, CodeRange spans,
                                 std::optional<Stops> full = {});
 
+/// The highest signal of the curve that such a still can hold: where its codes end, or its sensor.
+/// Infinite for light as numbers.
+[[nodiscard]] Signal endOf(const Still& still, const Curve& curve, CodeRange spans,
+                           std::optional<Stops> full = {});
+
 } // namespace bslate::io

@@ -164,6 +164,17 @@ TEST(Differences, NameWhatWasAddedChangedAndRemovedInOrder) {
                "scene Pier removed", "setup 2A added", "plan of day 1 removed"}));
 }
 
+TEST(Differences, TellTicksAndRecordsByTheirNames) {
+    const Shoot before = sample::shoot();
+    Shoot after = before;
+    after.setups[0].ticks = {{"card", "A1", "now"}};
+    CameraRecord record;
+    record.id = "angles";
+    after.records = {record};
+    EXPECT_EQ(differencesBetween(before, after),
+              (Words{"checks of setup 2A changed", "record of angles added"}));
+}
+
 TEST(Differences, AreToldOfMetersAndOfKeysOfOthers) {
     const Shoot before = sample::shoot();
     Shoot after = before;

@@ -85,6 +85,15 @@ TEST(Levers, BaseKeepsTheRatingsDistance) {
     EXPECT_EQ(result.edit.setup->rating, ExposureIndex(2500));
 }
 
+// 200 on base 5000 is nearly five stops under it; on base 800 as far under is 32.
+TEST(Levers, ABaseLeavesTheRatingOnTheDial) {
+    Shoot shoot = sample::shoot();
+    shoot.setups[0].base = ExposureIndex(5000);
+    shoot.setups[0].rating = ExposureIndex(200);
+    shoot.setups[0].payer = Payer::Nobody;
+    EXPECT_EQ(turned(shoot, TurnBase{ExposureIndex(800)}).edit.setup->rating, ExposureIndex(200));
+}
+
 TEST(Levers, RefusalsSayWhatIsPossible) {
     const auto refusal = [](const Turn& change) {
         const auto shoot = sample::shoot();

@@ -64,7 +64,7 @@ TEST(Preroll, GoesOverTheCameraInOneOrder) {
     EXPECT_EQ(said(checks, "hand-iris"), "iris T4");
     EXPECT_EQ(reasonOf(*check(checks, "hand-iris")->where), "Wheel");
     EXPECT_EQ(reasonOf(*check(checks, "hand-white")->where), "menu");
-    EXPECT_EQ(said(checks, "automatics"), "automatics off: ISO, eye sensor");
+    EXPECT_EQ(said(checks, "automatics"), "switched off: automatic ISO, eye sensor");
     EXPECT_EQ(reasonOf(*check(checks, "automatics")->where), "Exposure 1, Setup 2");
     EXPECT_EQ(said(checks, "slip-sound"), "sound still radio microphone");
     EXPECT_EQ(said(checks, "stabiliser"), "stabiliser off");
@@ -72,7 +72,7 @@ TEST(Preroll, GoesOverTheCameraInOneOrder) {
     // Iso is left on purpose: it is not switched off, its bounds are looked at.
     shoot.setups[0].automatics = {{AutomaticKind::Iso, 800.0, 3200.0}};
     const auto left = checksOf(shoot);
-    EXPECT_EQ(said(left, "automatics"), "automatics off: eye sensor");
+    EXPECT_EQ(said(left, "automatics"), "switched off: eye sensor");
     EXPECT_EQ(said(left, "left-iso"), "left to the camera: iso 800-3200");
     EXPECT_TRUE(checksOf(shoot, 0).size() > 5);
 }
@@ -176,7 +176,7 @@ TEST(Preroll, ABorrowedBodyStartsWhereOneKnowsWhatItDoes) {
     EXPECT_EQ(order, "start-record start-reset start-firmware start-region start-clock "
                      "start-white start-bank-2 ");
     EXPECT_EQ(said(checks, "start-firmware"), "firmware 2.10: still that one?");
-    EXPECT_EQ(said(checks, "start-white"), "white off");
+    EXPECT_EQ(said(checks, "start-white"), "switch off automatic white");
     EXPECT_NE(cardText(startingCardOf(shoot, camera)).find("leave bank 2 alone"),
               std::string::npos);
 }

@@ -40,7 +40,7 @@ ClipFacts plannedClip() {
     picture.duration = Seconds(10);
     clip.picture = picture;
     clip.sound = {{2, 48000, "pcm",
-                   SoundLevel{Decibels(-12), Decibels(-11.9), Decibels(-24), Decibels(-23)}}};
+                   SoundLevel{Decibels(-12), Decibels(-11.9), Decibels(-24), Decibels(-23), {}}}};
     clip.timecode = Timecode{1, 0, 0, 0, false};
     return clip;
 }

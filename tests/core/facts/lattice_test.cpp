@@ -169,7 +169,7 @@ TEST(Figures, ConsequencesAreOnlyWhatDiffersAndCompareListsItFirst) {
     EXPECT_EQ(reasonOf(of(FigureId::Sound)->after), "off");
     EXPECT_EQ(reasonOf(of(FigureId::Pulsing)->before), "\u2013") << "2 pulses at 24, none to see";
     // 0.4 pulses: r = 0.8 sin(0.4 pi) / (0.4 pi) = 0.6055, log2(1.6055 / 0.3945) = 2.02; 120 - 100
-    EXPECT_EQ(reasonOf(of(FigureId::Pulsing)->after), "2.02 stop, 20 Hz");
+    EXPECT_EQ(reasonOf(of(FigureId::Pulsing)->after), "2.02 stops, 20 Hz");
     EXPECT_EQ(reasonOf(of(FigureId::Blur)->before), "1 %") << "0.5 widths a second for 1/50 s";
     EXPECT_EQ(reasonOf(of(FigureId::Blur)->after), "0.2 %");
     EXPECT_EQ(of(FigureId::Profile), changes.end());

@@ -168,7 +168,7 @@ TEST(CameraPath, WithoutNoiseIsTheReferenceLibrarys) {
     profile.gamut = {{0.734, 0.2655}, {0.158, 0.842}, {0.12, 0.012}, {0.3127, 0.3290}};
     const auto context = *resolve(shoot, shoot.setups[0]);
     const auto at = evaluate(context);
-    const auto surfaces = surfacesOf(*context.scene, shoot.kit, shoot.meter);
+    const auto surfaces = surfacesOf(context);
     const auto recorded = recordScene(context, at, paintScene(surfaces, {96, 54}), {1, false});
     namespace OCIO = OCIO_NAMESPACE;
     const auto group = OCIO::GroupTransform::Create();

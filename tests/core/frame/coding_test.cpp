@@ -70,7 +70,7 @@ TEST(CodingTask, TheShownFrameIsTheDrawnOneAndTheOthersHaveMoved) {
     FrameWish wish;
     wish.size = {160, 90};
     const auto task = *codingTask(context, at, wish.size);
-    const auto surfaces = surfacesOf(*context.scene, shoot.kit, shoot.meter);
+    const auto surfaces = surfacesOf(context);
     const auto drawn = makeFrame(context, at, wish);
     EXPECT_EQ(recordedAt(context, at, task, surfaces, wish.camera, task.shown).frame,
               drawn.recorded.frame);

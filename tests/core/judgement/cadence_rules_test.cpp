@@ -69,7 +69,7 @@ const ShownCadence kShownCadence[] = {
          light(b, "tubes depth100%");
          b.camera.areas[0].readout = Seconds(0.012);
      },
-     "pulsing-visible", Severity::Fault, "from lamps at 100 Hz; 1.2 bands roll over the frame",
+     "pulsing-visible", Severity::Fault, "from lamps at 100 Hz; in 1.2 bands over the frame, which roll",
      "Shutter 172.8\u00b0"},
     {"SoundSlowed",
      [](Bench& b) {

@@ -79,7 +79,7 @@ TEST(Hands, WhatIsLeftToTheCameraHasBoundsOrIsACaution) {
     const auto iso = told(shoot, "automatic-bounded:iso");
     ASSERT_TRUE(iso);
     EXPECT_EQ(iso->severity, Severity::Note) << "a school, not a mistake";
-    EXPECT_EQ(titleOf(*iso), "ISO is the camera's, from 800 to 3200");
+    EXPECT_EQ(titleOf(*iso), "Left to the camera: automatic ISO, from 800 to 3200");
     // 3200 over 800 is two stops; 1e6/3200 - 1e6/5600 = 134 mired.
     EXPECT_NE(reasonOf(*iso).find("noise wanders by 2.0 stops"), std::string::npos)
         << reasonOf(*iso);

@@ -58,21 +58,36 @@ TEST(WhiteGains, OfALightOutsideOfThePrimariesAreHeld) {
 }
 
 TEST(LaterWhite, PaysWithGrainCodesAndHighlights) {
+    const RecordedIn tarn{{CameraLog{2, 0.0735, 0.4, 6, 0.05, 0.01, {}}, CodeRange::Full, {}},
+                          {10}};
     const auto camera = xyzToRgb(genericPrimaries());
     const ColourPoint tungsten{Kelvin(3200), Duv(0)}, day{Kelvin(5600), usualDuv(Kelvin(5600))};
     const auto low = whiteGains(camera, chromaticityOf(tungsten));
     const auto high = whiteGains(camera, chromaticityOf(day));
-    const auto later = laterWhite(tungsten, low, day, high, 80);
+    const auto later = laterWhite(tungsten, low, day, high, tarn);
     EXPECT_NEAR(later.shift.value(), -133.9, 0.05) << "1e6/5600 - 1e6/3200";
     // From the table above: red -0.07 + 0.56, blue 0.21 - 1.21.
     EXPECT_NEAR(later.channels[0].gain.value(), 0.49, 0.02);
     EXPECT_NEAR(later.channels[2].gain.value(), -1.0, 0.02);
     EXPECT_EQ(later.channels[0].noise, later.channels[0].gain);
     EXPECT_EQ(later.channels[2].noise, Stops(0)) << "what is pulled down gets no grain";
-    EXPECT_NEAR(later.channels[0].codes, 80 / std::exp2(0.49), 1);
-    EXPECT_EQ(later.channels[2].codes, 80);
+    // Counted: codes of the log curve between the two ends of the stop that becomes the middle one.
+    for (const auto& channel : later.channels) {
+        const auto code = [&](double stops) {
+            return recordedCode(encode(tarn.curve, linearAt(Stops(stops))), CodeRange::Full, {10});
+        };
+        const double middle = -channel.gain.value();
+        EXPECT_NEAR(channel.codes, code(middle + 0.5) - code(middle - 0.5), 1);
+    }
+    EXPECT_GT(later.channels[0].codes, 0.9 * codesInMiddle(tarn))
+        << "a log curve keeps as many in each stop";
+    // Of a linear recording half of them are left for each stop of gain.
+    const RecordedIn linear{{CameraLog{2, 0.0735, 0.4, 6, 0.05, 1e9, 1.0}, CodeRange::Full, {}},
+                            {10}};
+    EXPECT_NEAR(laterWhite(tungsten, low, day, high, linear).channels[0].codes,
+                codesInMiddle(linear) / std::exp2(0.49), 1);
     EXPECT_EQ(later.staysClipped, -later.channels[2].gain);
-    const auto none = laterWhite(day, high, day, high, 80);
+    const auto none = laterWhite(day, high, day, high, tarn);
     EXPECT_EQ(none.staysClipped, Stops(0));
     EXPECT_EQ(none.shift, Mired(0));
 }

@@ -122,6 +122,8 @@ QString PrerollList::wordsOf(int check) const {
             words += state == TickState::Stale
                          ? tr("; ticked %1, changed since").arg(toQt(tick.when))
                          : tr("; ticked %1").arg(toQt(tick.when));
+    if (state == TickState::Failing)
+        return words + tr("; a fault");
     return state == TickState::Open ? words + tr("; open") : words;
 }
 
@@ -136,6 +138,8 @@ void PrerollList::paintMark(QPainter& painter, const QRectF& box, TickState stat
         return drawSeverity(painter, box, Severity::Good, false, t);
     if (state == TickState::Stale)
         return drawSeverity(painter, box, Severity::Caution, false, t);
+    if (state == TickState::Failing)
+        return drawSeverity(painter, box, Severity::Fault, false, t);
     painter.setPen(QPen(t.muted, 1.4 * t.stroke));
     painter.setBrush(Qt::NoBrush);
     painter.drawRoundedRect(box.adjusted(1.5, 1.5, -1.5, -1.5), 2, 2);
@@ -168,9 +172,10 @@ void PrerollList::paintEvent(QPaintEvent*) {
         const QString text = toQt(reasonOf(check.text, translator()));
         const double room = row.right() - left - 4;
         const double wide = QFontMetricsF(painter.font()).horizontalAdvance(text);
-        painter.setPen(state == TickState::Ticked  ? t.muted
-                       : state == TickState::Stale ? t.marigold
-                                                   : t.ink);
+        painter.setPen(state == TickState::Failing  ? t.coral
+                       : state == TickState::Ticked ? t.muted
+                       : state == TickState::Stale  ? t.marigold
+                                                    : t.ink);
         painter.drawText(QRectF(left, row.top(), room, row.height()),
                          int(Qt::AlignLeft) | int(Qt::AlignVCenter) | int(Qt::TextWordWrap), text);
         if (place.isEmpty() || wide + 24 > room)

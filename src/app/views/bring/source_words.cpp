@@ -86,6 +86,8 @@ QString whyUnfit(ClipUnfit why) {
         return said("Its rate varies.");
     case ClipUnfit::UnknownDepth:
         return said("Its depth cannot be told.");
+    case ClipUnfit::Interlaced:
+        return said("It is interlaced, and modes are of whole frames.");
     case ClipUnfit::CutOff:
         break;
     }

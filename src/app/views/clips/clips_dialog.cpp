@@ -183,9 +183,11 @@ void ClipsDialog::check(Entry& entry) {
     if (!entry.clip)
         return;
     const auto& shoot = m_document.shoot();
+    std::vector<const Setup*> others;
     if (!entry.byHand) {
         const auto matches = matchesOf(shoot, *entry.clip);
         entry.setup = matches.empty() ? QString() : toQt(matches.front().setup->id);
+        others = guessedAmong(matches);
     }
     const auto* setup = findSetup(shoot, fromQt(entry.setup));
     if (!setup)
@@ -194,6 +196,8 @@ void ClipsDialog::check(Entry& entry) {
     if (!context)
         return;
     entry.findings = checkClip(*context, *entry.clip);
+    if (!others.empty())
+        entry.findings.push_back(guessedSetup(*entry.clip, *setup, others));
     lookAtPictures(entry, *context);
     if (entry.seen)
         entry.findings = withPictures(std::move(entry.findings),
@@ -220,7 +224,12 @@ void ClipsDialog::showList() {
                                                     : entry.findings.front().severity;
         item->setIcon(0, severityIcon(worst, m_style.colours()));
         item->setText(0, QFileInfo(entry.path).fileName());
-        item->setText(1, entry.setup.isEmpty() ? tr("none fits") : setupName(entry.setup));
+        const bool guessed =
+            std::any_of(entry.findings.begin(), entry.findings.end(),
+                        [](const Finding& one) { return one.id == FindingId::ClipGuessed; });
+        item->setText(1, entry.setup.isEmpty() ? tr("none fits")
+                         : guessed             ? tr("%1?").arg(setupName(entry.setup))
+                                               : setupName(entry.setup));
         item->setText(2, !entry.refused.isEmpty() ? tr("not read")
                          : entry.setup.isEmpty()  ? QString()
                                                   : differences(bad, care));

@@ -30,7 +30,9 @@ void FrameView::openStill(const QString& path) {
             };
         }
         const auto still = std::make_shared<const io::Still>(*std::move(read));
-        return [this, still] {
+        return [this, path, still] {
+            if (!m_still || m_still->path != path)
+                return; // it was closed meanwhile
             m_still->still = still;
             make();
         };
@@ -40,6 +42,7 @@ void FrameView::openStill(const QString& path) {
 void FrameView::closeStill() {
     if (!m_still)
         return;
+    m_job.stop(); // it may still be reading
     m_still.reset();
     m_stillImages.reset();
     m_left->setCurrentIndex(static_cast<int>(FrameLook::Light));

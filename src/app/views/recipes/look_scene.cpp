@@ -51,8 +51,7 @@ void LookScene::setScene(const SetupContext* context, const Evaluation* at) {
         side = Side{};
     if (!context || !at)
         return;
-    m_light = paintScene(surfacesOf(*context->scene, context->shoot->kit, context->shoot->meter),
-                         kSceneSize);
+    m_light = paintScene(surfacesOf(*context), kSceneSize);
     m_how = lightShownOf(*context, *at);
     for (auto& probe : probesOf(*context))
         if (const auto* patch = findPatch(*context->scene, probe.name)) {

@@ -41,16 +41,16 @@ void ChannelPicture::show(const WhiteFacts& white, const QString& note) {
     for (std::size_t c = 0; c < 3; ++c) {
         const auto& channel = white.channels[c];
         m_low = std::min(m_low, std::floor(channel.floor.value() - 1));
-        m_high = std::max(m_high, std::ceil(std::max(channel.clip, channel.well).value() + 1));
+        m_high = std::max(m_high, std::ceil(std::max(channel.end, channel.well).value() + 1));
         told << tr("%1: gain %2, noise %3, clip %4")
                     .arg(nameOfChannel(c), toQt(print(channel.gain)), toQt(print(channel.floor)),
-                         toQt(print(channel.clip)));
+                         toQt(print(channel.end)));
     }
     describe(*this, QAccessible::Chart, tr("Channels after white"), told.join(QStringLiteral("; ")),
              note);
-    setToolTip(tr("Clip: where the recording of a light that is neutral to the sensor ends. Noise: "
-                  "where it stands after the gain. The short line: where the photosites are full "
-                  "under the light the white is set for."));
+    setToolTip(tr("Under the light that the white is set for. Noise: where it stands after the "
+                  "gain. Clip: where the channel ends. The short line: where its photosites are "
+                  "full."));
     update();
 }
 
@@ -73,7 +73,7 @@ void ChannelPicture::paintChannel(QPainter& painter, const QRectF& row, std::siz
     painter.setPen(t.ink);
     painter.drawText(QRectF(20, row.top(), kHead - 28, row.height()), Qt::AlignVCenter,
                      QStringLiteral("%1 %2").arg(nameOfChannel(channel), toQt(print(facts.gain))));
-    const double from = x(facts.floor), to = x(facts.clip), full = x(facts.well);
+    const double from = x(facts.floor), to = x(facts.end), full = x(facts.well);
     const double left = x(Stops(m_low)), right = x(Stops(m_high));
     painter.fillRect(QRectF(left, row.top(), right - left, row.height()), t.deep);
     painter.fillRect(QRectF(from, row.top(), to - from, row.height()), t.line);
@@ -85,7 +85,7 @@ void ChannelPicture::paintChannel(QPainter& painter, const QRectF& row, std::siz
     painter.drawText(QRectF(from + 6, row.top(), 60, row.height()), Qt::AlignVCenter,
                      toQt(print(facts.floor)));
     painter.drawText(QRectF(std::min(to, full) - 66, row.top(), 60, row.height()),
-                     Qt::AlignVCenter | Qt::AlignRight, toQt(print(facts.clip)));
+                     Qt::AlignVCenter | Qt::AlignRight, toQt(print(facts.end)));
 }
 
 void ChannelPicture::paintEvent(QPaintEvent*) {

@@ -65,7 +65,7 @@ double LaterPicture::x(Kelvin kelvin) const {
 LaterWhite LaterPicture::laterAt(Kelvin kelvin) const {
     const ColourPoint wanted{kelvin, usualDuv(kelvin)};
     return laterWhite(m_shown->shot, m_shown->camera.gains(m_shown->shot), wanted,
-                      m_shown->camera.gains(wanted), m_shown->codes);
+                      m_shown->camera.gains(wanted), m_shown->recorded);
 }
 
 QString LaterPicture::wordsOf(Kelvin wanted) const {
@@ -74,8 +74,10 @@ QString LaterPicture::wordsOf(Kelvin wanted) const {
     QString text = tr("%1 shot, %2 wanted: %3 %4 of grain")
                        .arg(m_shown->shotText, toQt(print(wanted)), nameOfChannel(most),
                             toQt(print(later.channels[most].noise)));
-    if (m_shown->baked && m_shown->codes > 0)
-        text += tr(", %1 of %2 codes a stop").arg(later.channels[most].codes).arg(m_shown->codes);
+    if (m_shown->baked && m_shown->recorded)
+        text += tr(", %1 of %2 codes a stop")
+                    .arg(later.channels[most].codes)
+                    .arg(codesInMiddle(*m_shown->recorded));
     if (m_shown->baked)
         text += tr(", highlights lose %1").arg(toQt(printPlain(later.staysClipped)));
     return text;

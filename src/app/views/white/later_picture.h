@@ -22,7 +22,7 @@ public:
         QString shotText;
         std::optional<Kelvin> wanted;
         bool baked = true;
-        int codes = 0; ///< in the stop around mid-grey, as recorded
+        std::optional<RecordedIn> recorded; ///< none: nothing is told of codes
     };
 
     explicit LaterPicture(const Style& style, QWidget* parent = nullptr);

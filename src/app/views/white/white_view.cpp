@@ -295,10 +295,8 @@ void WhiteView::showSetup(const SetupContext& context, const Evaluation& at) {
     shown.proposal = proposalOf(context.shoot->kit, white);
     m_picture->show(std::move(shown));
     m_channels->show(white, channelNote(at));
-    m_later->show(
-        {CameraColour(*context.camera), dial, white.point, toQt(print(dial, white.set)), wanted,
-         white.baked,
-         static_cast<int>(std::lround(codesInStop(context.profile->curve, Stops(0), at.depth)))});
+    m_later->show({CameraColour(*context.camera), dial, white.point, toQt(print(dial, white.set)),
+                   wanted, white.baked, RecordedIn{context.profile->curve, at.depth}});
 }
 
 QString WhiteView::subtitle(const SetupContext& context, const WhiteFacts& white) const {

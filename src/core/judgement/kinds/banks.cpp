@@ -10,7 +10,8 @@ std::span<const FindingKind> banks() {
     static constexpr FindingKind kKinds[] = {
         {FindingId::BanksNone, "banks-none", HelpPage::Banks, Topic::Camera, kKitEntry,
          "{camera} has no banks",
-         "Every setup goes on from the one before: {changes} settings by hand in all, {cost}."},
+         "Every setup goes on from the one before: {changes:setting|settings} by hand in all, "
+         "{cost}."},
         {FindingId::BankLost, "bank-lost", HelpPage::Banks, Topic::Camera, kCommonPractice,
          "Bank {bank} lies on the card",
          "Formatting erases it. {setups} needs it on day {day}, and cards are formatted that "
@@ -31,13 +32,14 @@ std::span<const FindingKind> banks() {
          "the record of the camera", "Bank {bank} is not written yet",
          "It is for {setups}; nothing of it is on record."},
         {FindingId::BanksTooFew, "banks-too-few", HelpPage::Banks, Topic::Camera, kSums,
-         "{wanted} different setups, {banks} banks",
+         "{wanted} different setups, {banks:bank|banks}",
          "Not every one comes back as it is: {,settings} stay by hand, {cost} over the days."},
         {FindingId::BanksOther, "banks-other", HelpPage::Banks, Topic::Camera, kSums,
          "Other threads save {saved} by hand", "These cost {cost}, the best {best}."},
         {FindingId::BanksBest, "banks-best", HelpPage::Banks, Topic::Camera, kSums,
          "Banks in use: {banks}, setups: {setups}",
-         "At most {most} settings by hand after a recall, {cost} over the days; no other threads "
+         "At most {most:setting|settings} by hand after a recall, {cost} over the days; no other "
+         "threads "
          "cost less."},
         {FindingId::BanksGap, "banks-gap", HelpPage::Banks, Topic::Camera, kSums,
          "Banks in use: {banks}, setups: {setups}",

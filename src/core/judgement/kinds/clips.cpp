@@ -23,6 +23,16 @@ std::span<const FindingKind> clips() {
         {FindingId::ClipDepth, "clip-depth", HelpPage::Clips, Topic::Grading, kStream,
          "{clip} is {format}, planned was {planned}",
          "A recording that keeps less breaks sooner in the grade: check the codec that is set."},
+        {FindingId::ClipDepthMore, "clip-depth-more", HelpPage::Clips, Topic::Grading, kStream,
+         "{clip} is {format}, planned was {planned}",
+         "It keeps more than planned: the grade gains, cards and drives fill sooner."},
+        {FindingId::ClipInterlaced, "clip-interlaced", HelpPage::Clips, Topic::Grading, kStream,
+         "{clip} is interlaced, planned were whole frames",
+         "Two fields make each of its {rate} frames a second: what moves combs. Set the camera to "
+         "whole frames; post has to part the fields of this one."},
+        {FindingId::ClipTurned, "clip-turned", HelpPage::Clips, Topic::Grading, kStream,
+         "{clip} is tagged to be turned by {angle}",
+         "The camera believed it was held upright: what reads the tag shows it turned."},
         {FindingId::ClipGop, "clip-gop", HelpPage::Clips, Topic::Camera, kStream,
          "{clip} is {gop}, planned was {planned}",
          "Bit rate, time on a card and what motion costs are not those of the plan."},
@@ -52,6 +62,9 @@ std::span<const FindingKind> clips() {
         {FindingId::ClipSoundWeak, "clip-sound-weak", HelpPage::Clips, Topic::Camera,
          kCommonPractice, "Track {track} of {clip} is weak",
          "Its peak is {peak}, tone stands at {tone} dBFS: raised later, the noise comes with it."},
+        {FindingId::ClipSoundDead, "clip-sound-dead", HelpPage::Clips, Topic::Camera,
+         "samples of the track", "Channel {channel} of track {track} of {clip} is dead",
+         "Its peak is {peak} beside one of {loudest}: look at the plug, the input and its level."},
         {FindingId::ClipCutOff, "clip-cut-off", HelpPage::Clips, Topic::Camera, kStream,
          "{clip} ends before its pictures do",
          "The file or its copy is not whole: copy it again, and keep the card until it is."},
@@ -63,15 +76,18 @@ std::span<const FindingKind> clips() {
          "The take was not to be interrupted: look for its other parts."},
         {FindingId::ClipPartsApart, "clip-parts-apart", HelpPage::Clips, Topic::Grading, kStamps,
          "{clip} does not join {before}",
-         "Parts of a take are {frames} frames off by timecode: picture or sound is missing or "
+         "Parts of a take are {frames:frame|frames} off by timecode: picture or sound is missing "
+         "or "
          "doubled there."},
         {FindingId::ClipFramesRepeat, "clip-frames-repeat", HelpPage::Clips, Topic::Grading,
-         "pictures that do not differ by a single code", "{clip} repeats pictures",
+         "how pictures differ beside those around them; thresholds are common practice, no source",
+         "{clip} repeats pictures",
          "Of {looked} that were looked at {repeated} are the one before again: a body, a converter "
          "or a copy filled gaps. Look for the original, or shoot it again."},
         {FindingId::ClipPulses, "clip-pulses", HelpPage::Clips, Topic::Camera,
          "discrete Fourier transform of the picture's light", "{clip} pulses at {alias}",
-         "{stops##} stop peak to peak from frame to frame{;lamps}. Change the shutter or the rate, "
+         "{stops##:stop|stops} peak to peak from frame to frame{;lamps}. Change the shutter or the "
+         "rate, "
          "or the lamps; what is shot can only be softened in post."},
         {FindingId::ClipExposure, "clip-exposure", HelpPage::Clips, Topic::Grading,
          "the profile's curve", "{patch} in {clip} lies {by} from the plan",
@@ -83,6 +99,9 @@ std::span<const FindingKind> clips() {
          "{patch} in {clip} has lost: {,channels}",
          "It had to be kept, and {share} of it is at the end of the recording. Shoot it again with "
          "less light on it, or with the white moved."},
+        {FindingId::ClipGuessed, "clip-guessed", HelpPage::Clips, Topic::Camera, kStream,
+         "{clip} is taken for {setup}: a guess",
+         "Its format fits {others} as well, and neither its name nor its time tells which."},
         {FindingId::ClipAsPlanned, "clip-as-planned", HelpPage::Clips, Topic::Grading, kStream,
          "{clip} is what {setup} was to be", "Rate, size, codec, depth, tags and sound agree."},
     };

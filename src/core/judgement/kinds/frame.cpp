@@ -25,7 +25,8 @@ std::span<const FindingKind> frame() {
          "What is drawn is what the codec is given: {why}."},
         {FindingId::FrameBands, "frame-bands", HelpPage::Frame, Topic::Grading, kCommonPractice,
          "Banding over {area} of the frame",
-         "Steps of {step} display codes where light is smooth and noise does not hide them. "
+         "Steps of {step:display code|display codes} where light is smooth and noise does not hide "
+         "them. "
          "{instead}."},
         {FindingId::FrameLookEnds, "frame-look-ends", HelpPage::Frame, Topic::Grading,
          "the curve's own end against the sensor model's",

@@ -26,9 +26,9 @@ std::span<const FindingKind> hands() {
          kCommonPractice, "Wireless is on while the camera focuses",
          "Some bodies give up part of their focusing for it: try yours."},
         {FindingId::AutomaticOn, "automatic-on", HelpPage::Hands, Topic::Camera, kCommonPractice,
-         "{automatic} is left on", "{effect}."},
+         "Left on: {automatic}", "{effect}."},
         {FindingId::AutomaticBounded, "automatic-bounded", HelpPage::Hands, Topic::Camera,
-         kCommonPractice, "{automatic} is the camera's, from {low} to {high}",
+         kCommonPractice, "Left to the camera: {automatic}, from {low} to {high}",
          "A school of its own in changing light. {costs}."},
     };
     return kKinds;

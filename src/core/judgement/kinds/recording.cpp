@@ -6,29 +6,30 @@ std::span<const FindingKind> recording() {
     static constexpr FindingKind kKinds[] = {
         {FindingId::ShutterHalfFrame, "shutter-half-frame", HelpPage::Shutter, Topic::Camera,
          kCommonPractice, "Shutter {angle} is half the frame",
-         "{time} at {rate}; {+off##} stop from 180\u00b0."},
+         "{time} at {rate}; {+off##:stop|stops} from 180\u00b0."},
         {FindingId::ShutterCrisp, "shutter-crisp", HelpPage::Shutter, Topic::Camera,
          kCommonPractice, "Shutter {angle}: crisp on purpose",
          "A quarter of the frame costs {off} against 180\u00b0 and shows in pans."},
         {FindingId::ShutterLong, "shutter-long", HelpPage::Shutter, Topic::Camera, kCommonPractice,
          "Shutter {angle} smears more than half the frame",
-         "{time} at {rate} is {+off##} stop from 180\u00b0{;steps}."},
+         "{time} at {rate} is {+off##:stop|stops} from 180\u00b0{;steps}."},
         {FindingId::ShutterShort, "shutter-short", HelpPage::Shutter, Topic::Camera,
          kCommonPractice, "Shutter {angle} is {off} off the half-frame rule",
          "{time} at {rate}{;steps}. Motion turns harsh; take light with ND, not with the shutter."},
         {FindingId::ShutterNotCrisp, "shutter-not-crisp", HelpPage::Shutter, Topic::Camera,
          kCommonPractice, "Shutter {angle} is not a quarter of the frame",
-         "{time} at {rate} is {+offQuarter##} stop from 90\u00b0{;steps}."},
+         "{time} at {rate} is {+offQuarter##:stop|stops} from 90\u00b0{;steps}."},
         {FindingId::ShutterByHand, "shutter-by-hand", HelpPage::Shutter, Topic::Camera,
          kCommonPractice, "Shutter {angle}, by hand",
-         "{time} at {rate}; {+off##} stop from 180\u00b0."},
+         "{time} at {rate}; {+off##:stop|stops} from 180\u00b0."},
         {FindingId::ShutterLeftBehind, "shutter-left-behind", HelpPage::Shutter, Topic::Camera,
          kCommonPractice, "The shutter stayed at {time}",
-         "{before} had it at {was}; at {rate} it is {angle}, {+off##} stop from 180\u00b0. A bank "
+         "{before} had it at {was}; at {rate} it is {angle}, {+off##:stop|stops} from 180\u00b0. A "
+         "bank "
          "keeps the time, not the angle."},
         {FindingId::ShutterLockedOff, "shutter-locked-off", HelpPage::Shutter, Topic::Camera,
          kCommonPractice, "{angle} is off the half-frame rule for the lamps",
-         "It holds them still, {+off##} stop from 180\u00b0{;steps}."},
+         "It holds them still, {+off##:stop|stops} from 180\u00b0{;steps}."},
         {FindingId::RateNearMiss, "rate-near-miss", HelpPage::Shutter, Topic::Camera,
          "3600 s * (ratio of the rates - 1)", "{rate} is not {base}",
          "Picture and sound drift apart by {drift} an hour; set one of them everywhere."},
@@ -43,30 +44,36 @@ std::span<const FindingKind> recording() {
          "{time} does not fit into a frame at {rate}."},
         {FindingId::ShutterNotOnDial, "shutter-not-on-dial", HelpPage::Shutter, Topic::Camera,
          kKitEntry, "{camera} cannot set {set}",
-         "Its nearest is {dial}, {degrees} and {+off##} stop away."},
+         "Its nearest is {dial}, {degrees} and {+off##:stop|stops} away."},
         {FindingId::SlowMotion, "slow-motion", HelpPage::Shutter, Topic::Camera,
          "capture rate over delivery rate", "{rate} plays {factor} times slower",
          "The brief asks for {wanted}."},
+        {FindingId::SlowMotionUnasked, "slow-motion-unasked", HelpPage::Shutter, Topic::Camera,
+         "capture rate over delivery rate", "{rate} plays {factor} times slower",
+         "Nothing asks for slow motion here: at {need} it plays as it was."},
         {FindingId::SlowMotionOff, "slow-motion-off", HelpPage::Shutter, Topic::Camera,
          "capture rate over delivery rate", "{rate} plays {factor} times slower, not {wanted}",
          "Capture at {need} to slow down as the brief asks."},
         {FindingId::PulsingVisible, "pulsing-visible", HelpPage::Lamps, Topic::Camera,
          "integral of the waveform over the exposure", "At {shutter} the light pulses at {alias}",
-         "{stops##} stop peak to peak from frame to frame, most of it from lamps at {frequency}"
+         "{stops##:stop|stops} peak to peak from frame to frame, most of it from lamps at "
+         "{frequency}"
          "{;besides}."},
         {FindingId::PulsingUnspannable, "pulsing-unspannable", HelpPage::Lamps, Topic::Camera,
          "integral of the waveform over the exposure", "No shutter here holds the lamps still",
-         "At {rate} they pulse at {alias}, {stops##} stop peak to peak{;besides}. One pulse lasts "
+         "At {rate} they pulse at {alias}, {stops##:stop|stops} peak to peak{;besides}. One pulse "
+         "lasts "
          "{period}; the camera has no whole number of them. Change the rate or the lamps."},
         {FindingId::PulsingDrift, "pulsing-drift", HelpPage::Lamps, Topic::Camera,
          "integral of the waveform over the exposure", "The light breathes once in {round}",
-         "{rate} and {frequency} miss each other by {alias}: {stops##} stop peak to peak, slow "
+         "{rate} and {frequency} miss each other by {alias}: {stops##:stop|stops} peak to peak, "
+         "slow "
          "enough "
          "to be missed on the day{;besides}."},
         {FindingId::BandsStanding, "bands-standing", HelpPage::Lamps, Topic::Camera,
          "integral of the waveform over the exposure", "Bands of light may stand in the frame",
          "Every frame meets the {frequency} lamps alike, so nothing pulses; row by row the shutter "
-         "gathers light {stops##} stop apart, {bands} bands over the frame{;besides}."},
+         "gathers light {stops##:stop|stops} apart, {bands:band|bands} over the frame{;besides}."},
         {FindingId::PulsingInStep, "pulsing-in-step", HelpPage::Lamps, Topic::Camera,
          "integral of the waveform over the exposure", "The lamps keep step with the frames",
          "{rate} meets {frequency} alike each time; how bright depends on chance, by {stops##} "
@@ -74,8 +81,8 @@ std::span<const FindingKind> recording() {
          "Bands show with a slow readout, which the kit does not tell{;besides}."},
         {FindingId::PulsingStill, "pulsing-still", HelpPage::Lamps, Topic::Camera,
          "integral of the waveform over the exposure", "{shutter} holds the light still",
-         "{time} spans {pulses} pulses of {frequency}; with the mains 0.4 % off, {worst##} stop "
-         "remain."},
+         "{time} spans {pulses} pulses of {frequency}; with the mains 0.4 % off it still pulses by "
+         "{worst##:stop|stops}."},
         {FindingId::PulsingStillOwn, "pulsing-still-own", HelpPage::Lamps, Topic::Camera,
          "integral of the waveform over the exposure", "{shutter} holds the light still",
          "{time} spans {pulses} pulses of {frequency}."},
@@ -98,14 +105,14 @@ std::span<const FindingKind> recording() {
          "Strong ND may pass infrared",
          "Density {density} without infrared cut tints blacks and cloth: add an IR-cut filter."},
         {FindingId::SkinCodes, "skin-codes", HelpPage::Curve, Topic::Camera,
-         "this curve at the mode's bit depth", "{bits}-bit keeps {codes} codes in the stop of skin",
-         "8-bit would keep {eight}."},
+         "this curve at the mode's bit depth",
+         "{bits}-bit keeps {codes:code|codes} in the stop of skin", "8-bit would keep {eight}."},
         {FindingId::SkinCodes8, "skin-codes-8", HelpPage::Curve, Topic::Camera,
-         "this curve at the mode's bit depth", "8-bit keeps {eight} codes in the stop of skin",
+         "this curve at the mode's bit depth", "8-bit keeps {eight:code|codes} in the stop of skin",
          "10-bit would keep {ten}: a heavy grade shows steps sooner."},
         {FindingId::EightBitLog, "eight-bit-log", HelpPage::Curve, Topic::Camera, kCommonPractice,
          "8 bits on a log curve",
-         "The stop of skin keeps {codes} codes, {ten} at 10-bit. {answer}."},
+         "The stop of skin keeps {codes:code|codes}, {ten} at 10-bit. {answer}."},
         {FindingId::MeasuredInUse, "measured-in-use", HelpPage::Curve, Topic::Camera,
          "a test of this body", "{profile}: this body's own numbers",
          "It clips {+clip##} over mid-grey in the test; the printed number is {+nominal##}."},

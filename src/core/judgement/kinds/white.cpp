@@ -9,7 +9,7 @@ std::span<const FindingKind> white() {
         "photon statistics of the sensor model, gains by the camera's primaries";
     static constexpr FindingKind kKinds[] = {
         {FindingId::WhiteFits, "white-fits", HelpPage::White, Topic::Camera, kLocus,
-         "White fits {light}", "{white} against {colour}: {mired} and Duv {duv} off."},
+         "White fits {light}", "{white} against {colour}: {mired} and {duv#} of Duv off."},
         {FindingId::WhiteOff, "white-off", HelpPage::White, Topic::Camera, kLocus,
          "White is {off} off {light}",
          "{white} against {colour}: under it skin turns {,turns}. {kept}."},
@@ -23,11 +23,13 @@ std::span<const FindingKind> white() {
          "lights turns {,keyTurns}."},
         {FindingId::LightGreen, "light-green", HelpPage::White, Topic::Camera, kLocus,
          "{light} is green: Duv {duv}",
-         "It stands at {colour}; skin shows it beyond 0.005. Tint answers it for the whole frame, "
+         "It stands at {colour}, {off#} of Duv from what is usual there; skin shows 0.005. Tint "
+         "answers it for the whole frame, "
          "a gel on the light alone."},
         {FindingId::LightMagenta, "light-magenta", HelpPage::White, Topic::Camera, kLocus,
          "{light} is magenta: Duv {duv}",
-         "It stands at {colour}; skin shows it beyond 0.005. Tint answers it for the whole frame, "
+         "It stands at {colour}, {off#} of Duv from what is usual there; skin shows 0.005. Tint "
+         "answers it for the whole frame, "
          "a gel on the light alone."},
         {FindingId::WhiteCamerasDiffer, "white-cameras-differ", HelpPage::White, Topic::Grading,
          kCommonPractice, "{camera} is set {mired} away",
@@ -37,15 +39,16 @@ std::span<const FindingKind> white() {
          "It stands at {other}, this one at {white}."},
         {FindingId::ChannelClips, "channel-clips", HelpPage::White, Topic::Camera, kChannels,
          "{channel} clips on {patch} by {by}",
-         "Its light is {colour}. By luminance {left} are left, but the colour goes with the first "
+         "Its light is {colour}. By luminance it keeps {left} of room, but the colour goes with "
+         "the first "
          "channel."},
         {FindingId::ChannelDrowns, "channel-drowns", HelpPage::White, Topic::Camera, kChannels,
          "{channel} drowns on {patch} by {by}",
-         "Its light is {colour}, which has little {channel}. By luminance it stands {above} over "
+         "Its light is {colour}, which has little {ofChannel}. By luminance it stands {above} over "
          "the noise."},
         {FindingId::WhiteWantedElsewhere, "white-wanted-elsewhere", HelpPage::White, Topic::Grading,
          kChannels, "Baked at {white}, wanted at {wanted}",
-         "In the grade {channel} is lifted by {gain}, its grain with it, and highlights lose "
+         "In the grade {ofChannel} is lifted by {gain}, its grain with it, and highlights lose "
          "{lost}; what clipped stays clipped."},
         {FindingId::WhiteBeforeNd, "white-before-nd", HelpPage::White, Topic::Camera,
          kCommonPractice, "White was measured before the ND",

@@ -190,7 +190,9 @@ static void slowMotion(const Case& now, Findings& out) {
     const double off = slowdown.value() / scene.slowMotion.value();
     Finding finding;
     const bool matches = std::abs(std::log2(off)) < 0.05;
-    finding.id = matches ? FindingId::SlowMotion : FindingId::SlowMotionOff;
+    finding.id = matches ? FindingId::SlowMotion
+                 : asked ? FindingId::SlowMotionOff
+                         : FindingId::SlowMotionUnasked;
     finding.severity = matches ? Severity::Good : Severity::Caution;
     finding.facts = {{"rate", now.context.setup->rate},
                      {"factor", slowdown},

@@ -31,6 +31,12 @@ ReasonList nameOfChannel(std::size_t channel) {
     return {{kChannelNames[channel]}};
 }
 
+// In the middle of a sentence.
+ReasonList colourOfChannel(std::size_t channel) {
+    constexpr std::string_view kIds[] = {"of-red", "of-green", "of-blue"};
+    return {{{kIds[channel], {}}}};
+}
+
 bool isTinged(ColourPoint light) {
     return std::abs((light.duv - usualDuv(light.cct)).value()) > kTinges.value();
 }
@@ -204,6 +210,7 @@ static void lightsTinged(const Case& now, Findings& out) {
             Severity::Caution,
             {{"light", ReasonList{{name.empty() ? Reason{"the-light", {}} : named(name)}}},
              {"duv", light.colour.duv},
+             {"off", Duv(std::abs(off.value()))},
              {"colour", print(light.colour)}}};
         finding.subject = name;
         if (key)
@@ -260,6 +267,7 @@ static void channelsFirst(const Case& now, Findings& out) {
                         Severity::Caution,
                         {{"patch", patch.name},
                          {"channel", nameOfChannel(channel)},
+                         {"ofChannel", colourOfChannel(channel)},
                          {"by", Stops(std::abs(lost.value()))},
                          {"left", patch.headroom},
                          {"above", patch.aboveNoise},
@@ -302,7 +310,7 @@ static void whiteWantedElsewhere(const Case& now, Findings& out) {
         return;
     const CameraColour camera(*now.context.camera);
     const auto later =
-        laterWhite(white.point, camera.gains(white.point), aim, camera.gains(aim), 0);
+        laterWhite(white.point, camera.gains(white.point), aim, camera.gains(aim), std::nullopt);
     std::size_t most = 0;
     for (std::size_t c = 0; c < later.channels.size(); ++c)
         if (later.channels[c].gain > later.channels[most].gain)
@@ -312,6 +320,7 @@ static void whiteWantedElsewhere(const Case& now, Findings& out) {
                     {{"white", print(dial, white.set)},
                      {"wanted", *wanted},
                      {"channel", nameOfChannel(most)},
+                     {"ofChannel", colourOfChannel(most)},
                      {"gain", later.channels[most].gain},
                      {"lost", later.staysClipped}}};
     offerWhite(now, finding, {RemedyId::SetWhite, whiteFor(dial, aim), aim, aim});
