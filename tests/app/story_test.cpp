@@ -7,6 +7,7 @@
 #include "app/views/brief/brief_view.h"
 #include "app/views/brief/patch_row.h"
 #include "app/views/card/card_dialog.h"
+#include "core/judgement/judge.h"
 #include "core/quantity/print.h"
 #include "io/json/shoot_json.h"
 
@@ -180,6 +181,45 @@ TEST_F(Story, AnEmptyShootNeverBreaksAKey) {
         QTest::keyClick(window->findChild<BriefView*>(), code);
     window->grab();
     EXPECT_FALSE(window->document().isModified());
+}
+
+// What README tells people to try, done as it says: the words and the window stand or fall
+// together.
+TEST_F(Story, ReadmesThingsToTryAreTrue) {
+    QFile file(QStringLiteral(BSLATE_ROOT "/README.md"));
+    ASSERT_TRUE(file.open(QIODevice::ReadOnly));
+    const auto readme = QString::fromUtf8(file.readAll()).simplified();
+    const auto says = [&](const char* words) {
+        EXPECT_TRUE(readme.contains(QString::fromUtf8(words))) << words;
+    };
+    says("In **Light**, press `Ctrl+Right` for setup 2A, whose sky leaves the sensor's window at "
+         "T4, and "
+         "drag the marigold iris to T2.8");
+    choose("1A");
+    press(Qt::Key_Right, Qt::ControlModifier);
+    ASSERT_EQ(setup().number, "2A");
+    EXPECT_EQ(setup().iris, TStop(4));
+    const auto lost = [&] {
+        const auto verdict = judge(window->document().shoot(), setup());
+        const auto* sky = verdict.find("patch-clipped:sky");
+        return sky ? *sky : Finding{};
+    };
+    const auto at4 = lost();
+    ASSERT_EQ(at4.id, FindingId::PatchClipped);
+    auto opened = setup();
+    opened.iris = TStop(std::exp2(1.5));
+    window->document().edit(QStringLiteral("Iris"),
+                            applied(window->document().shoot(), Edit{opened, std::nullopt}));
+    const auto at28 = lost();
+    ASSERT_EQ(at28.id, FindingId::PatchClipped);
+    ASSERT_FALSE(at28.remedies.empty());
+    const auto saved = applied(window->document().shoot(), at28.remedies[0].edit);
+    EXPECT_FALSE(judge(saved, *findSetup(saved, opened.id)).find("patch-clipped:sky"));
+    says("`P` is its pre-roll to print");
+    says("drag 3A onto the fifth slate");
+    EXPECT_GE(window->document().shoot().kit.cameras[0].body.banks.size(), 5u);
+    says("`build/release/src/cli/bslate check data/demo/slack-water.bslate`");
+    EXPECT_TRUE(QFile::exists(QStringLiteral(BSLATE_ROOT "/data/demo/slack-water.bslate")));
 }
 
 } // namespace

@@ -3,6 +3,7 @@
 #include "app/document/text.h"
 #include "app/shell/finding_row.h"
 #include "app/shell/setup_sheet.h"
+#include "app/shell/window_place.h"
 #include "app/views/brief/brief_view.h"
 #include "app/views/card/card_dialog.h"
 #include "app/widgets/quantity_edit.h"
@@ -19,6 +20,8 @@
 #include <QListWidget>
 #include <QMimeData>
 #include <QPushButton>
+#include <QScrollArea>
+#include <QScrollBar>
 #include <QSet>
 #include <QUrl>
 
@@ -376,6 +379,35 @@ TEST_F(Window, ASceneInUseIsNotDeleted) {
     actions.addScene();
     actions.deleteScene(toQt(window->document().shoot().scenes.back().id));
     EXPECT_EQ(window->document().shoot().scenes.size(), 7u);
+}
+
+// Screens of laptops, a title bar about the window: all of it stays on the screen, and a place that
+// fits is left alone.
+TEST(WindowPlace, IsInsideWhatTheScreenLeaves) {
+    const QMargins frame(2, 30, 2, 2);
+    for (const QRect screen :
+         {QRect(0, 0, 1366, 768), QRect(0, 24, 1280, 776), QRect(0, 0, 1024, 600)}) {
+        const auto placed = placedWithin(screen, {200, 100, 1280, 800}, frame);
+        EXPECT_TRUE(screen.contains(placed.marginsAdded(frame))) << screen.width();
+    }
+    EXPECT_EQ(placedWithin({0, 0, 2560, 1440}, {300, 200, 1280, 800}, frame),
+              QRect(300, 200, 1280, 800));
+    EXPECT_EQ(placedWithin({0, 0, 2560, 1440}, {9000, 200, 1280, 800}, frame).size(),
+              QSize(1280, 800));
+}
+
+TEST_F(Window, ScrollsWhereItIsSmallerThanItsTextsNeed) {
+    auto* area = window->findChild<QScrollArea*>(QStringLiteral("whole-window"));
+    ASSERT_TRUE(area);
+    window->resize(1280, 800);
+    QTest::qWait(1);
+    EXPECT_FALSE(area->verticalScrollBar()->isVisible());
+    EXPECT_FALSE(area->horizontalScrollBar()->isVisible());
+    window->resize(900, 500);
+    QTest::qWait(1);
+    EXPECT_EQ(window->size(), QSize(900, 500));
+    EXPECT_TRUE(area->verticalScrollBar()->isVisible());
+    EXPECT_TRUE(area->horizontalScrollBar()->isVisible());
 }
 
 } // namespace

@@ -1,4 +1,5 @@
 #include "cli/ran.h"
+#include "support/media_tool.h"
 
 #include <gtest/gtest.h>
 
@@ -33,6 +34,38 @@ TEST(MeasureVerb, ReadsAStillInPercentAndStops) {
     EXPECT_NEAR(legal["zebra_share"].get<double>(), 1.0 / 11, 1e-9);
     const auto log = ran({"measure", kWedge, "--profile", "tarn-log", "--kit", kKit, "--json"});
     EXPECT_EQ(log.code, 0) << log.err;
+}
+
+// A still that is white all over, made here: every channel is at the end of its codes, whatever the
+// curve could hold beyond.
+TEST(MeasureVerb, SaysThatAWhiteIsBlownAndReadsItAsWhite) {
+    const sample::TemporaryFolder folder;
+    const auto still = (folder / "white.png").string();
+    sample::mediaTool("-v error -f lavfi -i color=white:s=32x16:d=1 -frames:v 1 -pix_fmt rgb24 " +
+                      still);
+    for (const char* profile : {"bt709", "srgb", "hlg", "pq"}) {
+        const auto json =
+            ran({"measure", still, "--profile", profile, "--probe", "a=0,0,32,16", "--json"})
+                .json();
+        EXPECT_NEAR(json["clipped_share"]["green"].get<double>(), 1, 1e-9) << profile;
+        EXPECT_NEAR(json["probes"][0]["percent"].get<double>(), 100, 0.01) << profile;
+    }
+    const auto grey = (folder / "grey.png").string();
+    sample::mediaTool(
+        "-v error -f lavfi -i color=0xebebeb:s=32x16:d=1 -frames:v 1 -pix_fmt rgb24 " + grey);
+    const auto legal = ran({"measure", grey, "--profile", "srgb", "--range", "legal", "--probe",
+                            "a=0,0,32,16", "--json"})
+                           .json();
+    EXPECT_NEAR(legal["probes"][0]["percent"].get<double>(), 100, 0.5) << "code 235 of legal range";
+    EXPECT_EQ(legal["clipped_share"]["green"].get<double>(), 0) << "there are codes above it";
+    // ITU-R BT.2100 luma: 0.2627 of red, not BT.709's 0.2126.
+    const auto red = (folder / "red.png").string();
+    sample::mediaTool("-v error -f lavfi -i color=red:s=32x16:d=1 -frames:v 1 -pix_fmt rgb24 " +
+                      red);
+    for (const auto& [profile, luma] : {std::pair{"hlg", 26.27}, {"pq", 26.27}, {"bt709", 21.26}}) {
+        const auto json = ran({"measure", red, "--profile", profile, "--json"}).json();
+        EXPECT_NEAR(json["mean_percent"].get<double>(), luma, 0.6) << profile;
+    }
 }
 
 TEST(MeasureVerb, RefusesWhatItCannotRead) {

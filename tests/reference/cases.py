@@ -1,5 +1,7 @@
 """Kits and shoots with one camera, as the program's files have them."""
 
+import struct
+import zlib
 import json
 
 BT709 = {
@@ -124,6 +126,16 @@ def shoot(kit_node, setup, scene=None):
         "setups": [dials],
         "plan": [],
     }
+
+
+def write_png(path, pixels):
+    """Rows of 8-bit red, green, blue."""
+    def chunk(kind, data):
+        body = kind + data
+        return struct.pack(">I", len(data)) + body + struct.pack(">I", zlib.crc32(body))
+    rows = b"".join(b"\0" + bytes(channel for pixel in row for channel in pixel) for row in pixels)
+    head = struct.pack(">IIBBBBB", len(pixels[0]), len(pixels), 8, 2, 0, 0, 0)
+    path.write_bytes(b"\x89PNG\r\n\x1a\n" + chunk(b"IHDR", head) + chunk(b"IDAT", zlib.compress(rows)) + chunk(b"IEND", b""))
 
 
 def write(path, node):

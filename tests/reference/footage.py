@@ -28,22 +28,30 @@ def wave(dice, low, high, most):
             f"{dice.uniform(0, 6.28):.2f})")
 
 
+def finely(kind, dice):
+    """Movement on a picture four times as large."""
+    crop = f"crop={4 * SIZE[0]}:{4 * SIZE[1]}"
+    if kind == "pan":
+        return f"{crop}:x='{dice.uniform(0, 800):.0f}+{dice.uniform(80, 560):.1f}*t':y=400"
+    if kind == "tilt":
+        return f"{crop}:x=800:y='{dice.uniform(0, 240):.0f}+{dice.uniform(40, 320):.1f}*t'"
+    if kind == "hand":
+        x = "+".join(wave(dice, 0.4, 7, 56) for _ in range(3))
+        y = "+".join(wave(dice, 0.4, 7, 56) for _ in range(3))
+        return f"{crop}:x='1200+{x}':y='640+{y}'"
+    if kind == "leaves":
+        return f"{crop}:x='1200+{dice.uniform(4, 16):.1f}*sin({dice.uniform(3, 20):.1f}*t)':y=600"
+    step = dice.uniform(1.6, 2.4)
+    return (f"{crop}:x='800+{dice.uniform(20, 120):.1f}*t+32*sin(2*PI*{step / 2:.2f}*t)':"
+            f"y='600+{dice.uniform(12, 36):.1f}*sin(2*PI*{step:.2f}*t)'")
+
+
 def moving(kind, dice):
     """What a still texture becomes: a filter for the tool."""
     w, h = SIZE
     crop = f"crop={w}:{h}"
-    if kind == "pan":
-        return f"{crop}:x='{dice.uniform(0, 200):.0f}+{dice.uniform(20, 140):.1f}*t':y=100"
-    if kind == "tilt":
-        return f"{crop}:x=200:y='{dice.uniform(0, 60):.0f}+{dice.uniform(10, 80):.1f}*t'"
-    if kind == "hand":
-        x = "+".join(wave(dice, 0.4, 7, 14) for _ in range(3))
-        y = "+".join(wave(dice, 0.4, 7, 14) for _ in range(3))
-        return f"{crop}:x='300+{x}':y='160+{y}'"
-    if kind == "walk":
-        step = dice.uniform(1.6, 2.4)
-        return (f"{crop}:x='200+{dice.uniform(5, 30):.1f}*t+8*sin(2*PI*{step / 2:.2f}*t)':"
-                f"y='150+{dice.uniform(3, 9):.1f}*sin(2*PI*{step:.2f}*t)'")
+    if kind in ("pan", "tilt", "hand", "walk", "leaves"):  # steps of a quarter of a pixel
+        return "scale=3840:2160:flags=neighbor," + finely(kind, dice) + f",scale={w}:{h}:flags=area"
     if kind == "water":
         parts = "+".join(
             f"{dice.uniform(6, 22):.1f}*sin(X/{dice.uniform(4, 30):.1f}+Y/{dice.uniform(3, 20):.1f}"
@@ -62,10 +70,6 @@ def moving(kind, dice):
     if kind == "fan":
         return (f"{crop}:x=300:y=150,split[a][b];[a]crop=120:120:100:30,rotate={dice.uniform(4, 40):.2f}*t:"
                 "ow=120:oh=120[c];[b][c]overlay=100:30")
-    if kind == "leaves":
-        return (f"{crop}:x='300+{dice.uniform(1, 4):.1f}*sin({dice.uniform(3, 20):.1f}*t)':y=150,"
-                f"geq=lum='lum(X+{dice.uniform(1, 5):.1f}*sin(Y/{dice.uniform(5, 30):.1f}+{dice.uniform(2, 20):.1f}*T)"
-                f",Y)':cb=128:cr=128")
     if kind == "flash":
         return (f"{crop}:x=300:y=150,eq=brightness='if(lt(mod(t,{dice.uniform(0.6, 1.4):.2f}),0.04),0.4,0)'"
                 ":eval=frame")

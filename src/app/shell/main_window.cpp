@@ -11,6 +11,7 @@
 #include "app/shell/step_bar.h"
 #include "app/shell/step_pages.h"
 #include "app/shell/verdict_panel.h"
+#include "app/shell/window_place.h"
 #include "app/views/bring/bring_view.h"
 #include "app/views/clips/clips_dialog.h"
 #include "app/views/compare/compare_dialog.h"
@@ -26,9 +27,11 @@
 #include <QPushButton>
 #include <QSettings>
 #include <QStackedWidget>
+#include <QTimer>
 #include <QVBoxLayout>
 
 #include <algorithm>
+#include <utility>
 
 namespace bslate::app {
 
@@ -70,7 +73,7 @@ MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch
     , m_face(new QStackedWidget) {
     setObjectName(QStringLiteral("main-window"));
     setAcceptDrops(true);
-    setMinimumSize(1200, 700); // below, texts would be cut
+    setMinimumSize(kWholeWindow / 3);
     m_ask = [this] {
         QMessageBox box(QMessageBox::Question, tr("Unsaved changes"), {},
                         QMessageBox::Save | QMessageBox::Discard | QMessageBox::Cancel, this);
@@ -147,7 +150,7 @@ void MainWindow::assemble() {
     row->setSpacing(0);
     row->addWidget(m_bar);
     row->addLayout(column, 1);
-    setCentralWidget(centre);
+    setCentralWidget(scrolledWhole(centre));
 }
 
 QWidget* MainWindow::buildWork() {
@@ -286,7 +289,7 @@ void MainWindow::updateTitle() {
 
 void MainWindow::restoreState() {
     resize(1280, 800);
-    restoreGeometry(m_settings.value(kGeometryKey).toByteArray());
+    m_placed = restoreGeometry(m_settings.value(kGeometryKey).toByteArray());
     if (m_settings.value(kThemeKey).toString() == QStringLiteral("paper"))
         m_style.setTheme(Theme::Paper);
     showStep(m_settings.value(kStepKey, kFirstStep).toInt());
@@ -332,6 +335,12 @@ void MainWindow::changeEvent(QEvent* event) {
     QMainWindow::changeEvent(event);
     if (event->type() == QEvent::ActivationChange && isActiveWindow())
         lookAtDisk();
+}
+
+// Its frame is known once it is shown.
+void MainWindow::showEvent(QShowEvent* event) {
+    QMainWindow::showEvent(event);
+    QTimer::singleShot(0, this, [this] { keepOnScreen(*this, std::exchange(m_placed, true)); });
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {

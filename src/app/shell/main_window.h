@@ -122,6 +122,7 @@ public:
 protected:
     void changeEvent(QEvent* event) override;
     void closeEvent(QCloseEvent* event) override;
+    void showEvent(QShowEvent* event) override;
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;
 
@@ -165,6 +166,7 @@ private:
     NoticeBar* m_notice;
     StartView* m_start;
     QStackedWidget* m_face; ///< the start, or the work
+    bool m_placed = false;  ///< where it was left, or where a screen has it
     std::function<Answer()> m_ask;
     std::function<Over(const QString&)> m_askOver;
 };

@@ -77,6 +77,14 @@ void StepBar::setCurrent(int number) {
         button->setChecked(button->property("step").toInt() == number);
 }
 
+void StepBar::leave() {
+    for (auto* button : m_buttons) { // of exclusive ones, one stays checked
+        button->setAutoExclusive(false);
+        button->setChecked(false);
+        button->setAutoExclusive(true);
+    }
+}
+
 void StepBar::paintEvent(QPaintEvent*) {
     QPainter(this).fillRect(rect(), m_style.colours().deep);
 }

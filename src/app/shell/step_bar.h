@@ -17,6 +17,8 @@ public:
 
     void addStep(int number, const QString& name, const QString& help);
     void setCurrent(int number);
+    /// Something that is no step is shown: none is highlighted, the current one stays.
+    void leave();
     [[nodiscard]] int current() const { return m_current; }
 
     QSize sizeHint() const override { return {76, 400}; }

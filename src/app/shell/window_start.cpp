@@ -3,6 +3,7 @@
 
 #include "app/document/text.h"
 #include "app/shell/notice_bar.h"
+#include "app/shell/step_bar.h"
 #include "app/views/bring/bring_view.h"
 #include "app/views/my_kit/my_kit_dialog.h"
 #include "app/views/start/start_view.h"
@@ -37,6 +38,7 @@ void MainWindow::showStart() {
     const auto mine = m_mine.kit();
     m_start->show(m_files.recent(), mine ? static_cast<int>(mine->cameras.size()) : 0);
     m_face->setCurrentWidget(m_start);
+    m_bar->leave();
     m_start->setFocus();
 }
 

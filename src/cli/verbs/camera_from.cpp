@@ -101,6 +101,7 @@ void tell(const Camera& camera, const Gathered& all, const std::vector<SeenMode>
         for (const auto& row : all.rows)
             rows.push_back({{"text", row.text},
                             {"mode", row.isMode()},
+                            {"line", row.isMode() ? Json(lineOf(row.mode)) : Json(nullptr)},
                             {"heading", row.heading},
                             {"rest", row.rest},
                             {"readings", readingsJson(row)},

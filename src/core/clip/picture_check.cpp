@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace bslate {
 namespace {
@@ -64,6 +65,20 @@ void tellPulse(const SetupContext& context, const SeenPictures& seen, std::vecto
              {{"bands", Magnification(std::round(std::abs(*pulse->bands) * 10) / 10)}}});
     all.push_back(told(FindingId::ClipPulses, Severity::Caution, seen.file,
                        {{"alias", pulse->alias}, {"stops", pulse->peakToPeak}, {"lamps", lamps}}));
+}
+
+void tellStanding(const SetupContext& context, const Evaluation& at, const SeenPictures& seen,
+                  std::vector<Finding>& all) {
+    const auto& planned = at.cadence.pulsing;
+    if (isMoving(planned) || planned.peakToPeak < kVisible || !planned.strongest)
+        return;
+    const auto shown = standingBands(seen.mean, context.profile->curve, planned.bands);
+    if (shown)
+        all.push_back(told(FindingId::ClipBandsStand, Severity::Caution, seen.file,
+                           {{"stops", *shown},
+                            {"bands", Magnification(planned.bands)},
+                            {"frequency", at.cadence.lights[*planned.strongest].frequency},
+                            {"rate", seen.rate}}));
 }
 
 void tellExposure(const SetupContext& context, const Evaluation& at, const std::string& file,
@@ -134,6 +149,48 @@ bool isExplained(const RegionPulse& pulse, const Scene& scene, Hertz mains) {
 namespace {
 
 constexpr std::size_t kAround = 6;
+
+std::vector<Strip> meanStrips(std::span<const RegionFrame> frames) {
+    std::vector<Strip> mean(frames.empty() ? 0 : frames.front().strips.size());
+    for (const auto& frame : frames)
+        for (std::size_t s = 0; s < std::min(mean.size(), frame.strips.size()); ++s)
+            for (std::size_t c = 0; c < kStripColumns; ++c)
+                mean[s][c] += frame.strips[s][c] * (1.0 / static_cast<double>(frames.size()));
+    return mean;
+}
+
+// How light goes up and down a column by so many turns over the height, in stops, beside a straight
+// slope; and how much of what is left beside the slope that is.
+struct Down {
+    double real = 0, imaginary = 0, share = 0;
+};
+
+Down downOf(std::span<const Strip> mean, const Curve& curve, std::size_t column, double turns) {
+    const auto count = static_cast<double>(mean.size());
+    std::vector<double> stops;
+    double sum = 0, slope = 0, squares = 0;
+    for (std::size_t s = 0; s < mean.size(); ++s) {
+        const double at = static_cast<double>(s) - (count - 1) / 2;
+        stops.push_back(std::log2(std::max(decode(curve, mean[s][column]).value(), 1e-6)));
+        sum += stops.back();
+        slope += stops.back() * at;
+        squares += at * at;
+    }
+    slope /= squares;
+    Down down;
+    double whole = 0;
+    for (std::size_t s = 0; s < mean.size(); ++s) {
+        const double at = static_cast<double>(s) - (count - 1) / 2;
+        const double off = stops[s] - sum / count - slope * at;
+        const double angle = 2 * std::numbers::pi * turns * (static_cast<double>(s) + 0.5) / count;
+        down.real += off * std::cos(angle) * 2 / count;
+        down.imaginary += off * std::sin(angle) * 2 / count;
+        whole += off * off;
+    }
+    const double own = std::hypot(down.real, down.imaginary);
+    down.share = whole > 0 ? std::min(1.0, own * own / 2 * count / whole) : 0;
+    return down;
+}
 
 // What is usual of the moving ones about a place: the upper quarter begins here, fewer may repeat.
 double usualAround(std::span<const double> values, std::size_t at) {
@@ -211,14 +268,30 @@ bool isRegular(std::span<const std::size_t> places, std::size_t count) {
 
 } // namespace
 
+std::optional<Stops> standingBands(std::span<const Strip> mean, const Curve& curve, double bands) {
+    constexpr double kLeast = 0.8, kMost = 8, kAlike = 0.9, kShare = 0.6;
+    if (mean.size() < 8 || bands < kLeast || bands > kMost)
+        return std::nullopt;
+    double real = 0, imaginary = 0, each = 0;
+    std::vector<double> shares;
+    for (std::size_t c = 0; c < kStripColumns; ++c) {
+        const auto down = downOf(mean, curve, c, bands);
+        real += down.real / kStripColumns;
+        imaginary += down.imaginary / kStripColumns;
+        each += std::hypot(down.real, down.imaginary) / kStripColumns;
+        shares.push_back(down.share);
+    }
+    std::sort(shares.begin(), shares.end());
+    const double shown = std::hypot(real, imaginary);
+    if (2 * shown < kVisible.value() || shown < kAlike * each || shares[kStripColumns / 2] < kShare)
+        return std::nullopt;
+    return Stops(2 * shown);
+}
+
 int repeatedIn(std::span<const RegionFrame> frames) {
     auto places = likeTheLast(frames);
-    if (!isRegular(places, frames.size()))
-        places.clear();
-    for (std::size_t i = 0; i < frames.size(); ++i)
-        if (frames[i].noise && !(*frames[i].noise > Signal(0)) &&
-            std::find(places.begin(), places.end(), i) == places.end())
-            places.push_back(i);
+    if (!isRegular(places, frames.size())) // one that differs in nothing is sure by itself
+        std::erase_if(places, [&](std::size_t at) { return *frames[at].noise > Signal(0); });
     return static_cast<int>(places.size());
 }
 
@@ -228,6 +301,7 @@ SeenPictures seenIn(std::span<const RegionFrame> whole, const Curve& curve, Fram
     seen.looked = static_cast<int>(whole.size());
     seen.repeated = repeatedIn(whole);
     seen.pulse = pulseOf(whole, curve, rate, kSlowestPulse);
+    seen.mean = meanStrips(whole);
     return seen;
 }
 
@@ -262,6 +336,7 @@ std::vector<Finding> checkPictures(const SetupContext& context, const Evaluation
     std::vector<Finding> all;
     tellRepeats(seen, all);
     tellPulse(context, seen, all);
+    tellStanding(context, at, seen, all);
     for (const auto& patch : seen.patches) {
         tellExposure(context, at, seen.file, patch, all);
         tellEnds(context, at, seen.file, patch, all);

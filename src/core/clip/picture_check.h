@@ -25,6 +25,7 @@ struct SeenPictures {
     int looked = 0;                   ///< pictures of the clip that were looked at
     int repeated = 0;                 ///< of those, by repeatedIn()
     std::optional<RegionPulse> pulse; ///< of all of the picture
+    std::vector<Strip> mean;          ///< of its strips over time; empty without them
     std::vector<SeenPatch> patches;
 };
 
@@ -34,9 +35,8 @@ struct SeenPictures {
 inline constexpr Fraction kRepeats{0.3};
 inline constexpr Signal kMoves{0.001};
 
-/// How many pictures are the last one again: those that differ in nothing, since a recorded picture
-/// has noise of its own, and, where they come regularly, those that hardly differ between two that
-/// move as the others do.
+/// How many pictures are the last one again, between two that move as the others do: those that
+/// differ in nothing, and, where they come regularly, those that hardly differ.
 [[nodiscard]] int repeatedIn(std::span<const RegionFrame> frames);
 
 /// What all of the picture over time tells, for a clip captured at this rate with this curve.
@@ -91,6 +91,13 @@ inline constexpr Fraction kEndsShare{0.01};
 /// alone is not so any more when its pictures differ.
 [[nodiscard]] std::vector<Finding> withPictures(std::vector<Finding> file,
                                                 std::vector<Finding> pictures);
+
+/// Bands of light that stand in a picture, where a lamp that keeps step leaves so many of them over
+/// its height: peak to peak, when all columns show them alike and little else beside a slope. None
+/// where the picture shows something else. [D: the cosine of that many
+/// turns down the strips, column by column]
+[[nodiscard]] std::optional<Stops> standingBands(std::span<const Strip> mean, const Curve& curve,
+                                                 double bands);
 
 /// What repeats, pulses, is exposed otherwise than planned, or has lost a channel that was to be
 /// kept; worst first. Patches whose role is Spare may be lost.

@@ -234,6 +234,7 @@ enum class FindingId {
     ClipPartsApart,
     ClipFramesRepeat,
     ClipPulses,
+    ClipBandsStand,
     ClipExposure,
     ClipChannelEnds,
     ClipGuessed,

@@ -340,6 +340,14 @@ Result<Camera> withAnswer(Camera camera, CameraFact fact, std::string_view text)
     return camera;
 }
 
+std::string usualOf(const Camera& camera, CameraFact fact) {
+    // Nobody knows the range of a body by its kind to the hundredth.
+    if (fact != CameraFact::Range)
+        return answerOf(camera, fact);
+    const double stops = dynamicRange(camera.bases.front().sensor, kPracticalSnr).value();
+    return trimmed(std::round(2 * stops) / 2, 1);
+}
+
 Result<Camera> answered(Camera camera, std::span<const CameraAnswer> answers) {
     camera.guessed.assign(std::begin(kCameraFacts), std::end(kCameraFacts));
     for (const auto& answer : answers) {

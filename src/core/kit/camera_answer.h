@@ -25,6 +25,9 @@ inline constexpr CameraFact kCameraFacts[] = {
 /// times`, `angles and times`, or empty for a dial of its own. Heat is that of the first mode.
 [[nodiscard]] std::string answerOf(const Camera& camera, CameraFact fact);
 
+/// What is usual of such a body, told no more exactly than anybody knows it.
+[[nodiscard]] std::string usualOf(const Camera& camera, CameraFact fact);
+
 /// The camera with what the text says; answerOf()'s own text changes nothing. A sensor size keeps
 /// the crops of the other areas; stops and range hold at every base; heat holds in every mode, and
 /// `none` says that it never stops. Fails with OutOfRange or as the quantity's own parser, naming

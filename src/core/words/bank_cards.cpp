@@ -187,10 +187,15 @@ Card startingCardOf(const Shoot& shoot, const Camera& camera, const Translator& 
     card.heading = cardWord(translate, "A known starting point:") + " " + camera.name;
     card.place = shoot.title;
     CardList list{cardWord(translate, "For a body that comes from somebody else"), {}};
-    for (const auto& check : startingPoint(shoot, camera))
-        list.lines.push_back("[ ]\t" + reasonOf(check.text, translate) + "\t" +
-                             (check.where ? reasonOf(*check.where, translate) : std::string()) +
-                             "\t" + reasonOf(check.reason, translate));
+    std::string last;
+    for (const auto& check : startingPoint(shoot, camera)) {
+        auto line = "[ ]\t" + reasonOf(check.text, translate);
+        if (check.where)
+            line += " (" + reasonOf(*check.where, translate) + ")";
+        const auto why = reasonOf(check.reason, translate);
+        list.lines.push_back(why == last ? line : line + "\t" + why); // said once for all of them
+        last = why;
+    }
     card.lists.push_back(std::move(list));
     return card;
 }

@@ -90,6 +90,84 @@ TEST(BankPlan, IsTheCheapestOfEveryAssignment) {
     EXPECT_GT(better, 60) << "the schools would do as well: nothing was planned";
 }
 
+// A hand with a body before it: what stands on it, what it forgets, what a bank brings, and what is
+// then not as it should be. Nothing of the plan's own counting.
+Seconds turnedBy(const Shoot& shoot, const CameraPlan& plan, const Threads& threads,
+                 const BankPlan& now) {
+    const auto& problem = plan.problem;
+    std::array<std::optional<std::string>, kBodySettings> body; // none: nobody knows
+    const Setup* last = nullptr;
+    int day = 0;
+    Seconds cost(0);
+    for (const auto& visit : problem.work.visits) {
+        const auto& own = problem.work.setups[visit.setup];
+        const auto* setup = findSetup(shoot, own.id);
+        const auto region = static_cast<std::size_t>(BodySetting::Region);
+        const auto& wantedRegion = own.settings.values[region];
+        if (!last)
+            body[region] = shoot.kit.cameras[0].body.facts.region;
+        const bool restart =
+            visit.day != day || (last && wantedRegion && body[region] != wantedRegion);
+        for (const auto& slip : shoot.kit.cameras[0].body.slips)
+            if ((slip.cause == SlipCause::PowerOn && restart) ||
+                (slip.cause == SlipCause::Mode && last && last->mode != setup->mode))
+                body[static_cast<std::size_t>(slip.setting)] = slip.to;
+        if (last && last->lens != setup->lens)
+            body[static_cast<std::size_t>(BodySetting::Iris)].reset();
+        if (const int bank = threads[visit.setup];
+            bank >= 0 && !problem.banks[static_cast<std::size_t>(bank)].locked)
+            for (const auto setting : problem.banks[static_cast<std::size_t>(bank)].holds)
+                if (const auto& kept =
+                        problem.work.setups[*now.writtenAs[static_cast<std::size_t>(bank)]]
+                            .settings[setting])
+                    body[static_cast<std::size_t>(setting)] = *kept;
+        for (std::size_t s = 0; s < kBodySettings; ++s)
+            if (const auto& wanted = own.settings.values[s]; wanted && body[s] != wanted) {
+                body[s] = wanted;
+                cost += problem.access[s];
+            }
+        last = setup;
+        day = visit.day;
+    }
+    return cost;
+}
+
+TEST(BankPlan, CostsWhatAHandBeforeABodyTurns) {
+    Random random(77);
+    int slipped = 0;
+    for (int round = 0; round < 250; ++round) {
+        auto shoot = sample::randomBankShoot(random, 2 + below(random, 5));
+        auto& camera = shoot.kit.cameras[0];
+        if (below(random, 2)) {
+            camera.body.slips.push_back({BodySetting::Rating, SlipCause::PowerOn, "400", {}});
+            ++slipped;
+        }
+        if (below(random, 2))
+            camera.rateSets = {{"50", {FrameRate{Rational(24, 1)}}, {}},
+                               {"60", {FrameRate{Rational(60, 1)}}, {}}};
+        const auto plan = sample::planned(shoot);
+        Threads threads = plan.best.threads;
+        if (below(random, 2))
+            for (auto& thread : threads)
+                thread = static_cast<int>(below(random, plan.problem.banks.size() + 1)) - 1;
+        const auto now = planWith(plan.problem, threads);
+        EXPECT_EQ(now.cost, turnedBy(shoot, plan, threads, now)) << "round " << round;
+    }
+    EXPECT_GT(slipped, 50);
+}
+
+// Seconds with an own menu are no more than without: the iris stays on its ring.
+TEST(BankPlan, AnOwnMenuMakesNothingDearer) {
+    Random random(9);
+    for (int round = 0; round < 40; ++round) {
+        auto shoot = sample::randomBankShoot(random, 5);
+        const auto without = sample::planned(shoot).best.plan.cost;
+        shoot.kit.cameras[0].body.ownMenu = 2;
+        shoot.kit.cameras[0].body.quickMenu = 3;
+        EXPECT_LE(sample::planned(shoot).best.plan.cost, without) << "round " << round;
+    }
+}
+
 TEST(BankPlan, UsesTheCardOnlyWhenAllInsideAreInUse) {
     Shoot shoot = sample::bankShoot(
         {bank("1"), bank("2"), bank("4", {}, BankPlace::Card), bank("5", {}, BankPlace::Card)});

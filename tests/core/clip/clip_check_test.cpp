@@ -114,8 +114,8 @@ INSTANTIATE_TEST_SUITE_P(
                 FindingId::ClipSize, Severity::Fault, "1920x1080"},
         Changed{"depth", [](Shoot&, ClipFacts& clip) { clip.picture->depth = BitDepth{8}; },
                 FindingId::ClipDepth, Severity::Fault, "8-bit 4:2:2"},
-        Changed{"more depth", [](Shoot&, ClipFacts& clip) { clip.picture->depth = BitDepth{12}; },
-                FindingId::ClipAsPlanned, Severity::Good, "2A"},
+        Changed{"interlaced", [](Shoot&, ClipFacts& clip) { clip.picture->interlaced = true; },
+                FindingId::ClipInterlaced, Severity::Fault, "part the fields"},
         Changed{"group", [](Shoot&, ClipFacts& clip) { clip.picture->gop = Gop::Long; },
                 FindingId::ClipGop, Severity::Caution, "long"},
         Changed{"range",
@@ -152,6 +152,29 @@ INSTANTIATE_TEST_SUITE_P(
                 FindingId::ClipSoundEnds, Severity::Fault, "0.0 dBFS"},
         Changed{"weak", [](Shoot&, ClipFacts& clip) { level(clip).peak = Decibels(-40); },
                 FindingId::ClipSoundWeak, Severity::Caution, "-40.0 dBFS"},
+        // 30 dB under the tone of -18 dBFS: what is there is the input's own noise.
+        Changed{"as good as silent",
+                [](Shoot&, ClipFacts& clip) { level(clip).peak = Decibels(-55); },
+                FindingId::ClipSoundWeak, Severity::Fault, "-55.0 dBFS"},
+        Changed{"a dead channel",
+                [](Shoot&, ClipFacts& clip) {
+                    level(clip).channels = {Decibels(-12), Decibels(-70)};
+                },
+                FindingId::ClipSoundDead, Severity::Fault, "Channel 2 of track 1"},
+        // The setup says nothing of sound; its scene wants it.
+        Changed{"sound of the scene",
+                [](Shoot& shoot, ClipFacts& clip) {
+                    shoot.setups[0].soundBy = SoundBy::Unsaid;
+                    clip.sound.clear();
+                },
+                FindingId::ClipNoSound, Severity::Fault, "no sound"},
+        Changed{"a scene without sound",
+                [](Shoot& shoot, ClipFacts& clip) {
+                    shoot.setups[0].soundBy = SoundBy::Unsaid;
+                    shoot.scenes[0].sound = false;
+                    clip.sound.clear();
+                },
+                FindingId::ClipAsPlanned, Severity::Good, "2A"},
         Changed{"cut off", [](Shoot&, ClipFacts& clip) { clip.cutOff = true; },
                 FindingId::ClipCutOff, Severity::Fault, "copy it again"},
         Changed{"at its limit",
@@ -186,6 +209,55 @@ TEST(ClipParts, JoinWithinAFrameOrAreTold) {
     ASSERT_EQ(found.size(), 1u);
     EXPECT_EQ(found[0].subject, "last.mov");
     EXPECT_NE(reasonOf(found[0]).find("11 frames"), std::string::npos) << reasonOf(found[0]);
+}
+
+TEST(ClipParts, GoOnPastMidnight) {
+    std::vector<ClipFacts> parts(2, plannedClip()); // ten seconds of 24 frames each
+    parts[0].file = "before.mov";
+    parts[0].timecode = Timecode{23, 59, 55, 0, false}; // to 00:00:05:00
+    parts[1].file = "after.mov";
+    parts[1].timecode = Timecode{0, 0, 5, 0, false};
+    EXPECT_TRUE(checkParts(parts).empty()) << "they join";
+    parts[1].timecode = Timecode{0, 0, 5, 7, false};
+    const auto found = checkParts(parts);
+    ASSERT_EQ(found.size(), 1u);
+    EXPECT_EQ(found[0].subject, "after.mov");
+    EXPECT_NE(reasonOf(found[0]).find("7 frames"), std::string::npos) << reasonOf(found[0]);
+}
+
+TEST(ClipCheck, MoreThanPlannedIsNoFaultAndSaysWhatItIs) {
+    auto shoot = plannedShoot();
+    auto clip = plannedClip();
+    clip.picture->depth = BitDepth{12};
+    clip.picture->turned = 90;
+    const auto findings = checkClip(*resolve(shoot, shoot.setups[0]), clip);
+    const auto said = [&](FindingId id) {
+        for (const auto& finding : findings)
+            if (finding.id == id)
+                return titleOf(finding) + " " + reasonOf(finding);
+        return std::string();
+    };
+    EXPECT_FALSE(said(FindingId::ClipAsPlanned).empty());
+    EXPECT_NE(said(FindingId::ClipDepthMore).find("keeps more"), std::string::npos);
+    EXPECT_NE(said(FindingId::ClipTurned).find("90"), std::string::npos);
+}
+
+TEST(ClipMatches, ByFormatAloneAmongSeveralAreAGuess) {
+    auto shoot = plannedShoot();
+    shoot.setups.push_back(shoot.setups[0]);
+    shoot.setups[1].id = "t";
+    shoot.setups[1].number = "2B";
+    auto clip = plannedClip();
+    const auto others = guessedAmong(matchesOf(shoot, clip));
+    ASSERT_EQ(others.size(), 1u);
+    EXPECT_EQ(others[0]->number, "2B");
+    EXPECT_NE(reasonOf(guessedSetup(clip, shoot.setups[0], others)).find("fits 2B as well"),
+              std::string::npos);
+    clip.file = "2A_take1.mov";
+    EXPECT_TRUE(guessedAmong(matchesOf(shoot, clip)).empty()) << "its name tells";
+    shoot.setups.pop_back();
+    clip.file = "A001.mov";
+    EXPECT_TRUE(guessedAmong(matchesOf(shoot, clip)).empty()) << "nothing else fits";
 }
 
 TEST(ClipMatches, GoByNameCameraTimeAndFormat) {

@@ -162,6 +162,26 @@ TEST(Subsampled, KeepsLumaAndAveragesColour) {
 }
 
 // The same light through OpenColorIO's matrix and camera log: no noise, no chroma, every code.
+// The plan takes luminance for green's exposure, and so does the frame: a grey card and skin are
+// found where they were planned under any light that white answers.
+TEST(CameraPath, FindsPatchesWhereTheyWerePlannedUnderAnyLight) {
+    for (const double kelvin : {2000.0, 2856.0, 3200.0, 4300.0, 5600.0, 8000.0}) {
+        Shoot shoot = plainShoot();
+        shoot.scenes[0].patches = {sample::patch("grey", PatchRole::Grey, 26),
+                                   sample::patch("skin", PatchRole::SkinLight, 52)};
+        shoot.scenes[0].light = LightColour{Kelvin(kelvin), {}};
+        shoot.setups[0].white = Kelvin(kelvin);
+        const auto context = *resolve(shoot, shoot.setups[0]);
+        const auto at = evaluate(context);
+        FrameWish wish;
+        wish.size = {192, 108};
+        wish.camera.noise = false;
+        for (const auto& patch : makeFrame(context, at, wish).patches)
+            EXPECT_NEAR(patch.foundStops.value(), patch.plannedStops.value(), 0.04)
+                << patch.id << " at " << kelvin;
+    }
+}
+
 TEST(CameraPath, WithoutNoiseIsTheReferenceLibrarys) {
     Shoot shoot = plainShoot();
     auto& profile = shoot.kit.profiles[0];

@@ -69,8 +69,8 @@ const ShownCadence kShownCadence[] = {
          light(b, "tubes depth100%");
          b.camera.areas[0].readout = Seconds(0.012);
      },
-     "pulsing-visible", Severity::Fault, "from lamps at 100 Hz; in 1.2 bands over the frame, which roll",
-     "Shutter 172.8\u00b0"},
+     "pulsing-visible", Severity::Fault,
+     "from lamps at 100 Hz; in 1.2 bands over the frame, which roll", "Shutter 172.8\u00b0"},
     {"SoundSlowed",
      [](Bench& b) {
          b.camera.modes[0].rates.push_back({fps(48), DataRate(400e6)});

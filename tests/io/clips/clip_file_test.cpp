@@ -1,5 +1,6 @@
 // Clips of known settings, made by the media library's tool, against those settings, its probe and
 // its loudness filter; and files that are no clips.
+#include "core/clip/clip_modes.h"
 #include "io/clips/clip_file.h"
 #include "io/json/clip_json.h"
 #include "support/media_tool.h"
@@ -96,6 +97,48 @@ TEST_F(Clips, OfOtherContainersAreTheSame) {
         EXPECT_FALSE(clip->cutOff) << name;
         EXPECT_FALSE(clip->sampled) << name;
     }
+}
+
+// Ticks of a millisecond, and a mean rate in the head of the file: the standard rate comes first.
+TEST_F(Clips, OfStandardRatesInCoarseTicksHaveThose) {
+    for (const auto& [rate, exact] :
+         {std::pair{"24000/1001", Rational(24000, 1001)},
+          std::pair{"30000/1001", Rational(30000, 1001)},
+          std::pair{"60000/1001", Rational(60000, 1001)},
+          std::pair{"120000/1001", Rational(120000, 1001)}, std::pair{"24", Rational(24, 1)}}) {
+        make("r.mp4", pictures(rate, "5") + "-r " + rate + " -c:v libx264 -pix_fmt yuv420p ");
+        make("r.mkv", "-i " + file("r.mp4") + " -c copy ");
+        const auto clip = read("r.mkv");
+        ASSERT_TRUE(clip) << message(clip.error());
+        EXPECT_EQ(clip->picture->rate.perSecond, exact) << rate;
+        EXPECT_FALSE(clip->picture->variable) << rate;
+    }
+}
+
+TEST_F(Clips, OfFieldsAreSeenAndMakeNoMode) {
+    make("i.mov", pictures("25", "1") +
+                      "-vf setfield=tff -flags +ilme+ildct -c:v mpeg2video -qscale:v 2 "
+                      "-pix_fmt yuv422p ");
+    make("p.mov", pictures("25", "1") + "-c:v mpeg2video -qscale:v 2 -pix_fmt yuv422p ");
+    const auto fields = read("i.mov"), whole = read("p.mov");
+    ASSERT_TRUE(fields && whole);
+    EXPECT_TRUE(fields->picture->interlaced);
+    EXPECT_FALSE(whole->picture->interlaced);
+    EXPECT_EQ(unfitForModes(*fields), ClipUnfit::Interlaced);
+    EXPECT_FALSE(unfitForModes(*whole));
+}
+
+// One channel with a tone, the other with nothing.
+TEST_F(Clips, TellEachChannelsPeak) {
+    make("d.mov", pictures("25", "1") + "-f lavfi -i \"aevalsrc=0.25*sin(2*PI*1000*t)|0:d=1\" "
+                                        "-c:v libx264 -pix_fmt yuv420p -c:a pcm_s24le ");
+    const auto clip = read("d.mov", ClipDepth::Listen);
+    ASSERT_TRUE(clip) << message(clip.error());
+    ASSERT_TRUE(clip->sound.at(0).level);
+    const auto& channels = clip->sound[0].level->channels;
+    ASSERT_EQ(channels.size(), 2u);
+    EXPECT_NEAR(channels[0].value(), -12.04, 0.1) << "20 log10 0.25";
+    EXPECT_FALSE(std::isfinite(channels[1].value()));
 }
 
 TEST_F(Clips, VariableTurnedAndSoundAloneAreSeen) {

@@ -123,7 +123,7 @@ TEST_F(CardInClips, PulsingOfAPictureIsFoundByItsStripsAndItsLampByTheBands) {
     EXPECT_NEAR(*pulse->bands, 1.2, 0.1);
     EXPECT_GT(pulse->share, Fraction(0.9));
     const auto lamps = agreeingLamps(*pulse, made.rate, Seconds(0.012));
-    ASSERT_EQ(lamps.size(), 1u);
+    ASSERT_FALSE(lamps.empty()) << "the nearest first: the readout may be off";
     EXPECT_NEAR(lamps[0].value(), 100, 0.1);
     EXPECT_GT(agreeingLamps(*pulse, made.rate, Seconds(0)).size(), 1u) << "the bands tell nothing";
     const auto context = *resolve(shoot, shoot.setups[0]);
@@ -232,6 +232,46 @@ TEST_F(CardInClips, PicturesThatAreRepeatedAreCounted) {
     ASSERT_FALSE(findings.empty());
     EXPECT_EQ(findings[0].id, FindingId::ClipFramesRepeat);
     EXPECT_EQ(std::get<int>(findings[0].facts[1].value), 8);
+}
+
+// The same once more through an encoder that throws away, over a scene that moves; and a scene
+// that moves alone, or stands, is none.
+TEST_F(CardInClips, RepeatsAreFoundAfterEncodingAgain) {
+    const auto repeats = [&](const std::string& source, const std::string& filter) {
+        sample::mediaTool("-v error -f lavfi -i " + source + " -vf " + filter +
+                          " -c:v libx264 -crf 23 -pix_fmt yuv420p " +
+                          (folder / "again.mov").string());
+        const auto clip = readClip(folder / "again.mov", ClipDepth::Facts);
+        EXPECT_TRUE(clip);
+        const auto context = *resolve(shoot, shoot.setups[0]);
+        const auto pictures =
+            readPictures(folder / "again.mov", pictureWish(context, clip->picture->rate, {}));
+        EXPECT_TRUE(pictures);
+        return pictures ? pictures->repeated : -1;
+    };
+    const std::string pan = "crop=320:180:x=t*90:y=60,noise=alls=4:allf=t";
+    EXPECT_NEAR(repeats("testsrc2=s=640x360:r=20:d=3", pan + ",fps=24"), 12, 3);
+    EXPECT_EQ(repeats("testsrc2=s=640x360:r=24:d=3", pan), 0);
+    EXPECT_EQ(repeats("smptebars=s=320x180:r=24:d=3", "noise=alls=4:allf=t"), 0);
+}
+
+// 120 Hz at 24: five pulses a frame, the same in each; over a readout of 12.5 ms one and a half
+// bands stand in the picture.
+TEST_F(CardInClips, BandsThatStandAreTold) {
+    shoot.brief.mains = Hertz(60);
+    shoot.scenes[0].patches[0].place = FramePlace{0, 0, 1, 1};
+    shoot.scenes[0].lamps = {*parseLampLine("tubes depth90% share100%")};
+    shoot.kit.cameras[0].areas[0].readout = Seconds(0.0125);
+    shoot.setups[0].shutter = ShutterAngle(180);
+    const auto told = [&](const SeenPictures& made) {
+        const auto findings = checkPictures(*resolve(shoot, shoot.setups[0]), at(), made);
+        return std::any_of(findings.begin(), findings.end(),
+                           [](const Finding& one) { return one.id == FindingId::ClipBandsStand; });
+    };
+    wish.pulsing = true;
+    EXPECT_TRUE(told(seen({})));
+    wish.pulsing = false;
+    EXPECT_FALSE(told(seen({}))) << "the lamps do not pulse in this one";
 }
 
 TEST_F(CardInClips, NoiseIsThatOfThePixelsAndWhatIsNoClipIsRefused) {

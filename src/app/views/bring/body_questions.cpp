@@ -98,7 +98,7 @@ void BodyQuestions::showUsual(const Camera& usual, bool refined) {
                                           usual.guessed.end();
         const QString text = known           ? tr("as it is: %1").arg(own)
                              : own.isEmpty() ? tr("don't know")
-                                             : tr("don't know \u2013 usual: %1").arg(own);
+                                             : tr("don't know \u2013 usual: %1").arg(toQt(usualOf(usual, fact)));
         if (fact == CameraFact::Shutter)
             m_shutter->setItemText(0, text);
         else

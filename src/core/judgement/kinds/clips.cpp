@@ -89,6 +89,11 @@ std::span<const FindingKind> clips() {
          "{stops##:stop|stops} peak to peak from frame to frame{;lamps}. Change the shutter or the "
          "rate, "
          "or the lamps; what is shot can only be softened in post."},
+        {FindingId::ClipBandsStand, "clip-bands-stand", HelpPage::Clips, Topic::Camera,
+         "integral of the waveform over the exposure, found in the picture",
+         "Bands of light stand in {clip}",
+         "{stops##:stop|stops} from light to dark, {bands:band|bands} over the height: lamps at "
+         "{frequency} keep step with {rate}. Another shutter takes them away."},
         {FindingId::ClipExposure, "clip-exposure", HelpPage::Clips, Topic::Grading,
          "the profile's curve", "{patch} in {clip} lies {by} from the plan",
          "It is recorded at {+seen#}, planned was {+planned#} from mid-grey. Set it right with "

@@ -81,11 +81,12 @@ std::span<const FindingKind> recording() {
          "Bands show with a slow readout, which the kit does not tell{;besides}."},
         {FindingId::PulsingStill, "pulsing-still", HelpPage::Lamps, Topic::Camera,
          "integral of the waveform over the exposure", "{shutter} holds the light still",
-         "{time} spans {pulses} pulses of {frequency}; with the mains 0.4 % off it still pulses by "
+         "{time} spans {pulses:pulse|pulses} of {frequency}; with the mains 0.4 % off it still "
+         "pulses by "
          "{worst##:stop|stops}."},
         {FindingId::PulsingStillOwn, "pulsing-still-own", HelpPage::Lamps, Topic::Camera,
          "integral of the waveform over the exposure", "{shutter} holds the light still",
-         "{time} spans {pulses} pulses of {frequency}."},
+         "{time} spans {pulses:pulse|pulses} of {frequency}."},
         {FindingId::CurveEndsLow, "curve-ends-low", HelpPage::Curve, Topic::Camera,
          "the profile's curve", "Nothing above {level} is ever recorded",
          "{profile} ends there, {+clip#} over mid-grey. Do not chase 100 %."},
