@@ -40,7 +40,7 @@ def finely(kind, dice):
         y = "+".join(wave(dice, 0.4, 7, 56) for _ in range(3))
         return f"{crop}:x='1200+{x}':y='640+{y}'"
     if kind == "leaves":
-        return f"{crop}:x='1200+{dice.uniform(4, 16):.1f}*sin({dice.uniform(3, 20):.1f}*t)':y=600"
+        return f"{crop}:x='1200+{dice.uniform(40, 90):.1f}*sin({dice.uniform(5, 20):.1f}*t)':y=600"
     step = dice.uniform(1.6, 2.4)
     return (f"{crop}:x='800+{dice.uniform(20, 120):.1f}*t+32*sin(2*PI*{step / 2:.2f}*t)':"
             f"y='600+{dice.uniform(12, 36):.1f}*sin(2*PI*{step:.2f}*t)'")

@@ -59,7 +59,7 @@ void tellPulse(const SetupContext& context, const SeenPictures& seen, std::vecto
         names.all.push_back({"clip-lamp", {{"lamp", lamp}, {"within", pulse->within}}});
     if (!agreeing.empty())
         lamps.all.push_back({"clip-lamps", {{"lamps", names}, {"rate", seen.rate}}});
-    if (pulse->bands)
+    if (pulse->bands && std::abs(*pulse->bands) >= 0.1)
         lamps.all.push_back(
             {"clip-bands",
              {{"bands", Magnification(std::round(std::abs(*pulse->bands) * 10) / 10)}}});
@@ -127,7 +127,7 @@ void tellEnds(const SetupContext& context, const Evaluation& at, const std::stri
 
 bool isEnough(const RegionPulse& pulse, const PulseEvidence& asked) {
     return pulse.share >= asked.share && pulse.together >= asked.together &&
-           pulse.over.value() >= asked.over.value();
+           pulse.alone.value() >= asked.alone.value() && pulse.over.value() >= asked.over.value();
 }
 
 bool isExplained(const RegionPulse& pulse, const Scene& scene, Hertz mains) {

@@ -69,10 +69,12 @@ inline constexpr Stops kOffPlan{1.0 / 3};
 /// practice, no source.
 struct PulseEvidence {
     Fraction share, together;
-    Magnification over;
+    Magnification alone, over;
 };
-inline constexpr PulseEvidence kOfKnownLamp{Fraction(0.02), Fraction(0.85), Magnification(4)};
-inline constexpr PulseEvidence kOfAnyLamp{Fraction(0.5), Fraction(0.95), Magnification(10)};
+inline constexpr PulseEvidence kOfKnownLamp{Fraction(0.02), Fraction(0.7), Magnification(2),
+                                            Magnification(4)};
+inline constexpr PulseEvidence kOfAnyLamp{Fraction(0.5), Fraction(0.95), Magnification(5),
+                                          Magnification(10)};
 [[nodiscard]] bool isEnough(const RegionPulse& pulse, const PulseEvidence& asked);
 
 /// True when twice a mains frequency in use, or a lamp of the scene, is one of its lamps, as well

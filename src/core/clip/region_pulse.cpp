@@ -287,6 +287,17 @@ Magnification overOthers(const Tracks& tracks, const Line& line, double slowest)
     return Magnification(middle > 0 ? line.amplitude / middle : 1e3);
 }
 
+// How far a line stands over those two to six bins beside it: a change that happens once has lines
+// everywhere, and the slowest are the strongest.
+Magnification aloneAmong(const Tracks& tracks, const Line& line) {
+    const auto count = static_cast<double>(tracks.front().size());
+    double most = 0;
+    for (const double bins : {-6.0, -4.5, -3.0, 3.0, 4.5, 6.0})
+        if (const double cycles = line.frequency + bins / count; cycles > 0 && cycles <= 0.5)
+            most = std::max(most, amplitudeAt(tracks, cycles));
+    return Magnification(most > 0 ? line.amplitude / most : 1e3);
+}
+
 // How many turns the phase makes from the first strip to behind the last, when it turns evenly.
 std::optional<double> bandsOf(const Tracks& tracks, std::size_t strips, double cycles) {
     if (strips < 4 || tracks.size() != strips || cycles > 0.499)
@@ -363,6 +374,7 @@ std::optional<RegionPulse> pulseOf(std::span<const RegionFrame> frames, const Cu
                       {},
                       shareOf(tracks, line),
                       Fraction(1),
+                      aloneAmong(tracks, line),
                       overOthers(tracks, line, least),
                       Hertz(rate.toDouble() / (2 * static_cast<double>(tracks.front().size()))),
                       bandsOf(tracks, frames.front().strips.size(), line.frequency)};

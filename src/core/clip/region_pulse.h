@@ -15,6 +15,7 @@ struct RegionPulse {
     std::vector<Hertz> lamps; ///< that alias so at this rate: k * rate +- alias, 40 to 500 Hz
     Fraction share;           ///< of all change from frame to frame that this line is
     Fraction together;        ///< of the picture's places, how far they go up and down as one
+    Magnification alone{1};   ///< how far it stands over the lines beside it
     Magnification over{1};    ///< how far it stands over the other lines
     Hertz within;             ///< how well the alias is known: half a line of so many frames
     /// Of light and dark over the height, by how the line's phase runs down the strips: positive

@@ -21,7 +21,8 @@ public:
 
     /// By how much light of this BT.2020 colour, of luminance 1, is painted brighter so that it is
     /// recorded as its luminance under white for the light it is in.
-    [[nodiscard]] Magnification anchor(const std::array<double, 3>& colour, ColourPoint light) const;
+    [[nodiscard]] Magnification anchor(const std::array<double, 3>& colour,
+                                       ColourPoint light) const;
 
 private:
     const SetupContext& m_context;

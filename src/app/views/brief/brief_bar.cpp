@@ -43,8 +43,8 @@ constexpr double kMains[] = {50, 60};
 BriefBar::BriefBar(Actions& actions, const Style&, QWidget* parent)
     : QWidget(parent)
     , m_actions(actions)
-    , m_size(edit(checked(parseFrameSize), "brief-size", tr("Delivery frame size"), 86))
-    , m_rate(edit(checked(parseFrameRate), "brief-rate", tr("Delivery frame rate"), 46))
+    , m_size(edit(checked(parseFrameSize), "brief-size", tr("Delivery frame size"), 92))
+    , m_rate(edit(checked(parseFrameRate), "brief-rate", tr("Delivery frame rate"), 40))
     , m_by(edit([](const QString&) { return std::optional<QString>(); }, "brief-by",
                 tr("Who grades it"), 120))
     , m_ambient(edit(checked(parseCelsius), "brief-ambient", tr("Air temperature"), 52)) {
@@ -52,7 +52,7 @@ BriefBar::BriefBar(Actions& actions, const Style&, QWidget* parent)
     buildSchools();
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(4);
+    row->setSpacing(2);
     auto* label = new QLabel(tr("Delivered"));
     row->addWidget(label);
     for (QWidget* widget : {static_cast<QWidget*>(m_size), static_cast<QWidget*>(m_rate),

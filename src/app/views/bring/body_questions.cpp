@@ -96,9 +96,10 @@ void BodyQuestions::showUsual(const Camera& usual, bool refined) {
         const auto own = toQt(answerOf(usual, fact));
         const bool known = refined && std::find(usual.guessed.begin(), usual.guessed.end(), fact) ==
                                           usual.guessed.end();
-        const QString text = known           ? tr("as it is: %1").arg(own)
-                             : own.isEmpty() ? tr("don't know")
-                                             : tr("don't know \u2013 usual: %1").arg(toQt(usualOf(usual, fact)));
+        const QString text =
+            known           ? tr("as it is: %1").arg(own)
+            : own.isEmpty() ? tr("don't know")
+                            : tr("don't know \u2013 usual: %1").arg(toQt(usualOf(usual, fact)));
         if (fact == CameraFact::Shutter)
             m_shutter->setItemText(0, text);
         else
