@@ -1,5 +1,7 @@
 #include "core/clip/region_pulse.h"
 
+#include "core/cadence/pulse.h"
+
 #include <algorithm>
 #include <cmath>
 #include <numbers>
