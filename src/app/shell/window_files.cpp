@@ -130,7 +130,7 @@ void MainWindow::loadTheirs() {
 // Nothing else is painted until the disk is done, so this is painted now.
 void MainWindow::sayDiskIsSlow() {
     m_notice->tell(tr("The disk has not finished writing yet: waiting for it ..."), false);
-    centralWidget()->layout()->activate();
+    m_notice->parentWidget()->layout()->activate();
     repaint();
 }
 
