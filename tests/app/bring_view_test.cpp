@@ -68,6 +68,32 @@ TEST_F(BringPage, LinesBecomeALatticeThatIsTakenInOneStep) {
     EXPECT_EQ(kit(), before);
 }
 
+TEST_F(BringPage, ALineThatCanMeanTwoThingsIsAskedAboutAndReturnTakesOne) {
+    table()->setPlainText(QStringLiteral("UHD 25p 100 Mbps 10 bit 4:2:2 Long GOP\n"
+                                         "UHD 50p 100 MBPS 10 bit 4:2:2 all intra\n"));
+    ASSERT_EQ(view().lattice().modes().size(), 1u) << "neither reading is taken unasked";
+    auto& list = *view().findChild<QListWidget*>();
+    int readings = 0, wanted = -1;
+    for (int row = 0; row < list.count(); ++row)
+        if (understood(row).startsWith(QStringLiteral("Return takes it as "))) {
+            ++readings;
+            if (understood(row).endsWith(QStringLiteral("50@800")))
+                wanted = row;
+        }
+    EXPECT_EQ(readings, 2);
+    ASSERT_GE(wanted, 0);
+    list.setCurrentRow(wanted);
+    QTest::keyClick(&list, Qt::Key_Return);
+    ASSERT_EQ(view().lattice().modes().size(), 2u);
+    EXPECT_EQ(view().lattice().modes()[1].line.rates[0].bitRate, DataRate(800e6));
+    EXPECT_EQ(table()->toPlainText().section(QLatin1Char('\n'), 1, 1),
+              QStringLiteral("3840x2160 intra 10-bit 4:2:2 50@800"));
+    for (int row = 0; row < list.count(); ++row)
+        EXPECT_FALSE(understood(row).startsWith(QStringLiteral("Return takes"))) << row;
+    button("own-back").click();
+    EXPECT_EQ(view().lattice().modes().size(), 1u) << "the choice is a step of its own";
+}
+
 TEST_F(BringPage, ClipsAndTextAreAddedAndWhatIsNeitherIsTold) {
     const auto slow = clip("slow.mov", "r=25:d=1 -c:v libx264 -g 1 -pix_fmt yuv420p");
     const auto fast = clip("fast.mov", "r=50:d=1 -c:v libx264 -g 1 -pix_fmt yuv420p "

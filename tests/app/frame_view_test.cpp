@@ -9,6 +9,7 @@
 #include <QComboBox>
 #include <QLabel>
 #include <QLineEdit>
+#include <QThread>
 
 namespace bslate::app {
 namespace {
@@ -147,6 +148,25 @@ TEST_F(FrameStep, AStillIsMeasuredAndItsReadingsAreTakenOver) {
     settle();
     EXPECT_NE(said().find("README.md"), std::string::npos) << said();
     EXPECT_TRUE(view().images()) << "the drawn picture is back";
+}
+
+// The reader has ended and its result is under way when Escape comes.
+class FrameReader : public FrameStep {};
+
+TEST_F(FrameReader, AStillThatIsClosedWhileItIsReadStaysClosed) {
+    const QString wedge = QStringLiteral(BSLATE_ROOT "/data/demo/step-wedge.png");
+    for (const int head : {0, 50}) {
+        view().openStill(wedge);
+        QThread::msleep(static_cast<unsigned long>(head));
+        press(Qt::Key_Escape);
+        view().openStill(wedge);
+        QThread::msleep(static_cast<unsigned long>(head));
+        view().closeStill();
+        settle();
+        ASSERT_TRUE(view().images());
+        EXPECT_TRUE(view().images()->still.isEmpty());
+        EXPECT_EQ(chosen("frame-left"), static_cast<int>(FrameLook::Light));
+    }
 }
 
 TEST_F(FrameStep, ASetupThatCannotBeWorkedOutShowsNothing) {
