@@ -46,7 +46,11 @@ Json bankJson(const Asked& asked, std::size_t b) {
             if (const auto& value = asked.plan.problem.work.setups[*as].settings[setting];
                 value && holds(bank, setting))
                 values[std::string(settingKey(setting))] = *value;
+    Json holds = Json::array();
+    for (const auto setting : bank.holds)
+        holds.push_back(settingKey(setting));
     return {{"label", bank.label},
+            {"holds", holds},
             {"place", nameIn<BankPlace>(kBankPlaceNames, bank.place)},
             {"locked", bank.locked},
             {"setups", setups},
@@ -55,15 +59,35 @@ Json bankJson(const Asked& asked, std::size_t b) {
 
 Json handsJson(const Asked& asked, std::size_t k) {
     const auto& use = asked.now.uses[k];
-    Json settings = Json::array(), values = Json::object();
+    Json settings = Json::array(), values = Json::object(), stands = Json::object();
     for (const auto& hand : use.byHand) {
         settings.push_back(settingKey(hand.setting));
         values[std::string(settingKey(hand.setting))] = hand.to;
     }
+    for (const auto& one : use.stands)
+        stands[std::string(settingKey(one.setting))] = one.to;
     return {{"setup", asked.plan.problem.work.setups[k].id},
             {"settings", settings},
             {"values", values},
+            {"stands", stands},
             {"cost_s", use.cost.value()}};
+}
+
+// What comes up in which order with which settings, and what each takes by hand.
+Json workJson(const BankProblem& problem) {
+    Json visits = Json::array(), access = Json::object();
+    for (const auto& visit : problem.work.visits) {
+        const auto& setup = problem.work.setups[visit.setup];
+        Json wanted = Json::object();
+        for (std::size_t s = 0; s < kBodySettings; ++s) {
+            const auto setting = static_cast<BodySetting>(s);
+            if (const auto& value = setup.settings[setting])
+                wanted[std::string(settingKey(setting))] = *value;
+            access[std::string(settingKey(setting))] = problem.access[s].value();
+        }
+        visits.push_back({{"day", visit.day}, {"setup", setup.id}, {"wanted", wanted}});
+    }
+    return {{"visits", visits}, {"by_hand_s", access}, {"look_s", kLook.value()}};
 }
 
 Json controlJson(const Asked& asked, const ControlUse& use) {
@@ -88,6 +112,7 @@ Json cameraJson(const Shoot& shoot, const Asked& asked) {
         node["banks"].push_back(bankJson(asked, b));
     for (std::size_t k = 0; k < asked.now.uses.size(); ++k)
         node["by_hand"].push_back(handsJson(asked, k));
+    node["work"] = workJson(asked.plan.problem);
     node["cost_s"] = asked.now.cost.value();
     node["at_least_s"] = asked.plan.best.plan.atLeast.value();
     node["proven"] = asked.plan.best.plan.proven;
@@ -133,7 +158,8 @@ Result<int> banks(const BanksOptions& options, Output& output) {
                 cameraJson(asked, {camera, std::move(plan), threads, std::move(now)}));
             continue;
         }
-        output.text << cardText(bankCardOf(asked, camera, plan));
+        output.text << cardText(bankCardOf(asked, camera, plan)) << "\n";
+        tellFindings(judgeBanks(asked, camera, plan), output.text);
         if (plan.problem.banks.empty())
             output.text << "\n"
                         << camera.name

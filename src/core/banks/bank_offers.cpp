@@ -102,6 +102,10 @@ void offerRemedies(const Case& now, const Findings& all, Finding& finding) {
                    moved(now, bank, -1));
         break;
     }
+    case FindingId::BankRelies: // without a bank still more would only stand
+        offerMoves(now, all, finding, bankNamed(now, finding.subject));
+        tryThreads(now, all, finding, RemedyId::BestBanks, {}, now.plan.best.threads);
+        break;
     case FindingId::BanksOther:
     case FindingId::BanksTooFew:
     case FindingId::SettingSlips:

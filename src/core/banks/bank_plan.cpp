@@ -17,37 +17,47 @@ SettingSet heldBy(const Bank* bank) {
     return held;
 }
 
-// Calls `visitor(setting, why)` for everything the hand sets at a visit.
+// Why the hand or the eye goes to a setting that no bank brings.
+HandWhy whyNotBrought(const CameraWork& work, const Visit& visit, std::size_t s, bool recalled) {
+    if (visit.arrived[s] || visit.found[s])
+        return HandWhy::Stands;
+    if (!visit.after)
+        return HandWhy::First;
+    if (visit.slipped[s])
+        return HandWhy::Slipped;
+    const auto wanted = work.setups[visit.setup].values[s];
+    if (work.setups[*visit.after].values[s] == wanted)
+        return HandWhy::Stands;
+    return recalled ? HandWhy::NotHeld : HandWhy::NoBank;
+}
+
+// Calls `visitor(setting, why)` for everything the hand sets or the eye looks at, at a visit.
 template<class Visitor>
-void eachByHand(const CameraWork& work, const Visit& visit, const SettingSet& held,
-                std::optional<std::size_t> content, Visitor visitor) {
+void eachAtVisit(const CameraWork& work, const Visit& visit, const SettingSet& held,
+                 std::optional<std::size_t> content, Visitor visitor) {
     const auto& wanted = work.setups[visit.setup].values;
-    const auto* before = visit.after ? &work.setups[*visit.after].values : nullptr;
-    const auto* kept = content ? &work.setups[*content].values : nullptr;
     for (std::size_t s = 0; s < kBodySettings; ++s) {
         if (wanted[s] < 0)
             continue;
-        if (kept && held[s]) {
-            if ((*kept)[s] != wanted[s])
+        if (content && held[s]) {
+            if (work.setups[*content].values[s] != wanted[s])
                 visitor(s, HandWhy::Differs);
-        } else if (visit.arrived[s]) {
-            continue;
-        } else if (!before) {
-            if (!visit.found[s])
-                visitor(s, HandWhy::First);
-        } else if (visit.slipped[s]) {
-            visitor(s, HandWhy::Slipped);
-        } else if ((*before)[s] != wanted[s]) {
-            visitor(s, kept ? HandWhy::NotHeld : HandWhy::NoBank);
+        } else if (const auto why = whyNotBrought(work, visit, s, content.has_value());
+                   why != HandWhy::Stands || static_cast<BodySetting>(s) != BodySetting::Region) {
+            visitor(s, why);
         }
     }
+}
+
+Seconds costOf(const BankProblem& problem, std::size_t s, HandWhy why) {
+    return why == HandWhy::Stands ? kLook : problem.access[s];
 }
 
 Seconds costAt(const BankProblem& problem, const Visit& visit, const SettingSet& held,
                std::optional<std::size_t> content) {
     Seconds cost(0);
-    eachByHand(problem.work, visit, held, content,
-               [&](std::size_t s, HandWhy) { cost += problem.access[s]; });
+    eachAtVisit(problem.work, visit, held, content,
+                [&](std::size_t s, HandWhy why) { cost += costOf(problem, s, why); });
     return cost;
 }
 
@@ -89,6 +99,20 @@ std::optional<std::size_t> contentOf(const BankProblem& problem, const Threads& 
     return best;
 }
 
+// Each setting once: what is set at any visit is not only looked at.
+void note(BankUse& use, HandSetting hand) {
+    const auto same = [&](const HandSetting& one) { return one.setting == hand.setting; };
+    if (std::any_of(use.byHand.begin(), use.byHand.end(), same))
+        return;
+    const bool looked = std::any_of(use.stands.begin(), use.stands.end(), same);
+    if (hand.why != HandWhy::Stands) {
+        std::erase_if(use.stands, same);
+        use.byHand.push_back(std::move(hand));
+    } else if (!looked) {
+        use.stands.push_back(std::move(hand));
+    }
+}
+
 } // namespace
 
 Seconds visitCost(const BankProblem& problem, const Visit& visit, const Bank* bank,
@@ -112,24 +136,21 @@ BankPlan planWith(const BankProblem& problem, const Threads& threads) {
         plan.turns.recalls += use.bank >= 0 ? 1 : 0;
         const auto bank = static_cast<std::size_t>(use.bank);
         const bool any = use.bank >= 0;
-        eachByHand(
+        eachAtVisit(
             work, visit, heldBy(any ? &problem.banks[bank] : nullptr),
             any ? plan.writtenAs[bank] : std::nullopt, [&](std::size_t s, HandWhy why) {
                 const auto setting = static_cast<BodySetting>(s);
-                use.cost += problem.access[s];
-                ++plan.turns.byHand[s];
-                const bool told =
-                    std::any_of(use.byHand.begin(), use.byHand.end(),
-                                [&](const HandSetting& hand) { return hand.setting == setting; });
-                if (!told)
-                    use.byHand.push_back({setting, *work.setups[visit.setup].settings[setting], why,
-                                          problem.access[s]});
+                const auto cost = costOf(problem, s, why);
+                use.cost += cost;
+                plan.turns.byHand[s] += why == HandWhy::Stands ? 0 : 1;
+                note(use, {setting, *work.setups[visit.setup].settings[setting], why, cost});
             });
     }
     for (auto& use : plan.uses) {
         plan.cost += use.cost;
-        std::sort(use.byHand.begin(), use.byHand.end(),
-                  [](const auto& a, const auto& b) { return a.setting < b.setting; });
+        const auto inOrder = [](const auto& a, const auto& b) { return a.setting < b.setting; };
+        std::sort(use.byHand.begin(), use.byHand.end(), inOrder);
+        std::sort(use.stands.begin(), use.stands.end(), inOrder);
     }
     return plan;
 }

@@ -20,14 +20,18 @@ struct BankProblem {
 /// A thread from each setup of the work to its bank: an index into the banks, or -1.
 using Threads = std::vector<int>;
 
-/// Why a setting is set by hand.
+/// Why a setting is set by hand, or looked at.
 enum class HandWhy {
     First,   ///< nothing is known of the body before
     Differs, ///< the bank was written with another value
     NotHeld, ///< the bank does not bring it back, and the setup before had another
     Slipped, ///< it does not stay
-    NoBank   ///< nothing is recalled, and the setup before had another
+    NoBank,  ///< nothing is recalled, and the setup before had another
+    Stands   ///< nobody brings it: it should still be as for the setup before
 };
+
+/// A look at something that should still stand. Common practice, no source.
+inline constexpr Seconds kLook{1};
 
 struct HandSetting {
     BodySetting setting = BodySetting::Iris;
@@ -40,7 +44,8 @@ struct HandSetting {
 struct BankUse {
     int bank = -1;                   ///< into the banks; -1: nothing is recalled
     std::vector<HandSetting> byHand; ///< at any of its visits, each setting once
-    Seconds cost{0};                 ///< of all visits
+    std::vector<HandSetting> stands; ///< looked at, at any of its visits, and not set at another
+    Seconds cost{0};                 ///< of all visits, looks included
     int visits = 0;
     friend bool operator==(const BankUse&, const BankUse&) = default;
 };
@@ -49,14 +54,15 @@ struct BankPlan {
     std::vector<std::optional<std::size_t>> writtenAs; ///< by bank: the setup it is written as
     std::vector<BankUse> uses;                         ///< by setup
     Turns turns;
-    Seconds cost{0};    ///< sum over the days of what is set by hand after recall
+    Seconds cost{0};    ///< sum over the days of what is set by hand or looked at after recall
     Seconds atLeast{0}; ///< no threads cost less
     bool proven = false;
     friend bool operator==(const BankPlan&, const BankPlan&) = default;
 };
 
 /// What one visit costs by hand after a bank written as `content` was recalled; without one, going
-/// on from the setup before.
+/// on from the setup before. What no bank brings and nobody sets costs a look, a region aside: that
+/// is read once a day.
 [[nodiscard]] Seconds visitCost(const BankProblem& problem, const Visit& visit, const Bank* bank,
                                 std::optional<std::size_t> content);
 

@@ -112,6 +112,39 @@ void handSettings(Preroll& p) {
     }
 }
 
+// What another line looks at: a value that may slip, the stabiliser, focus and zebra.
+bool isLookedAt(const Preroll& p, const HandSetting& standing) {
+    const auto setting = standing.setting;
+    const auto& all = p.body().slips;
+    return setting == BodySetting::Stabiliser || setting == BodySetting::Focus ||
+           setting == BodySetting::Zebra ||
+           std::any_of(all.begin(), all.end(), [&](const Slip& slip) {
+               return slip.setting == setting && slip.to != standing.to;
+           });
+}
+
+// What neither a bank nor a hand brings: a line each after a recall, one for all without.
+void standing(Preroll& p) {
+    ReasonList all;
+    std::string about;
+    for (const auto& one : p.use().stands) {
+        if (isLookedAt(p, one))
+            continue;
+        const auto name = std::string(nameIn<BodySetting>(kSettingNames, one.setting));
+        const Facts facts = {{"setting", one.setting}, {"value", one.to}};
+        if (const auto* bank = p.bank()) {
+            p.add("stands-" + name, {"check-stands", facts},
+                  {"why-stands", {{"bank", bank->label}}}, p.where(functionOf(one.setting)),
+                  one.to);
+        } else {
+            all.all.push_back({"check-hand", facts});
+            about += name + " " + one.to + ";";
+        }
+    }
+    if (!all.all.empty())
+        p.add("stands", {"check-all-stand", {{"list", all}}}, {"why-no-recall", {}}, {}, about);
+}
+
 void slips(Preroll& p) {
     constexpr std::string_view kWhy[] = {"why-slips-power", "why-slips-lens", "why-slips-mode",
                                          "why-knocked"};
@@ -294,8 +327,8 @@ std::vector<Check> prerollOf(const Shoot& shoot, const Setup& setup, const Camer
               static_cast<std::size_t>(own - setups.begin()),
               handlingOf(*context->scene, setup)};
     p.checks = mediaChecks(*context, at, camera, day);
-    for (const auto part : {regionAndClock, recall, handSettings, controlsOfTheMode, slips,
-                            automatics, optics, picture, sound})
+    for (const auto part : {regionAndClock, recall, handSettings, standing, controlsOfTheMode,
+                            slips, automatics, optics, picture, sound})
         part(p);
     return std::move(p.checks);
 }

@@ -170,6 +170,7 @@ enum class FindingId {
     BankOnCard,
     BankLocked,
     BankForgetsShutter,
+    BankRelies,
     BankChanged,
     BankUnwritten,
     BanksTooFew,

@@ -5,6 +5,9 @@
 #include "core/judgement/rules/rules.h"
 
 #include <algorithm>
+#include <deque>
+#include <map>
+#include <utility>
 
 namespace bslate {
 namespace {
@@ -31,39 +34,72 @@ bool staysByNature(const Finding& finding) {
     return finding.id == FindingId::SceneWider;
 }
 
-// What an edited scene adds to the faults of the other setups in it.
-void addElsewhere(const Case& now, const Edit& edit, std::vector<Reason>& added) {
-    for (const auto& other : now.context.shoot->setups) {
-        if (!edit.scene || other.scene != edit.scene->id || other.id == now.context.setup->id)
-            continue;
-        const auto was = tried(now, {}, &other), is = tried(now, edit, &other);
-        if (!was || !is)
-            continue;
-        for (auto& fault : addedFaults(ruled(was->judged()), ruled(is->judged(&was->at))))
-            added.push_back(
-                {"fault-in", {{"setup", other.number}, {"fault", ReasonList{{std::move(fault)}}}}});
-    }
-}
+// What edits leave, each looked at once: one is offered by several findings.
+class Outcomes {
+public:
+    Outcomes(const Case& now, const std::vector<Finding>& before)
+        : m_now(now)
+        , m_before(before) {}
 
-struct Judged {
-    bool cures = false;
-    std::vector<Reason> adds;
+    struct Outcome {
+        std::vector<Finding> then;
+        std::vector<Reason> adds;
+    };
+    /// None where it cannot be evaluated.
+    const std::optional<Outcome>& of(const Edit& edit) {
+        for (const auto& [known, outcome] : m_known)
+            if (known == edit)
+                return outcome;
+        std::optional<Outcome> outcome;
+        if (const auto after = tried(m_now, edit)) {
+            outcome = Outcome{ruled(after->judged(&m_now.at)), {}};
+            outcome->adds = addedFaults(m_before, outcome->then);
+            addElsewhere(edit, outcome->adds);
+        }
+        return m_known.emplace_back(edit, std::move(outcome)).second;
+    }
+
+private:
+    // What an edited scene adds to the faults of the other setups in it.
+    void addElsewhere(const Edit& edit, std::vector<Reason>& added) {
+        for (const auto& other : m_now.context.shoot->setups) {
+            if (!edit.scene || other.scene != edit.scene->id || other.id == m_now.context.setup->id)
+                continue;
+            const auto& was = asItIs(other);
+            const auto is = was ? tried(m_now, edit, &other) : std::nullopt;
+            if (!is)
+                continue;
+            for (auto& fault : addedFaults(was->then, ruled(is->judged(&was->was.at))))
+                added.push_back(
+                    {"fault-in",
+                     {{"setup", other.number}, {"fault", ReasonList{{std::move(fault)}}}}});
+        }
+    }
+
+    struct Other {
+        Tried was;
+        std::vector<Finding> then;
+    };
+    const std::optional<Other>& asItIs(const Setup& other) {
+        const auto [at, isNew] = m_others.try_emplace(&other);
+        if (auto was = isNew ? tried(m_now, {}, &other) : std::nullopt) {
+            auto then = ruled(was->judged());
+            at->second = Other{std::move(*was), std::move(then)};
+        }
+        return at->second;
+    }
+
+    const Case& m_now;
+    const std::vector<Finding>& m_before;
+    std::deque<std::pair<Edit, std::optional<Outcome>>> m_known; ///< what is handed out stays put
+    std::map<const Setup*, std::optional<Other>> m_others;
 };
 
-std::optional<Judged> judged(const Case& now, const std::vector<Finding>& before,
-                             const Finding& finding, const Edit& edit) {
-    const auto after = tried(now, edit);
-    if (!after)
-        return std::nullopt;
-    const auto then = ruled(after->judged(&now.at));
-    Judged result;
-    result.cures =
-        staysByNature(finding) || std::none_of(then.begin(), then.end(), [&](const Finding& one) {
-            return isSame(one, finding) && one.severity <= finding.severity;
-        });
-    result.adds = addedFaults(before, then);
-    addElsewhere(now, edit, result.adds);
-    return result;
+bool cures(const Finding& finding, const std::vector<Finding>& then) {
+    return staysByNature(finding) ||
+           std::none_of(then.begin(), then.end(), [&](const Finding& one) {
+               return isSame(one, finding) && one.severity <= finding.severity;
+           });
 }
 
 } // namespace
@@ -114,16 +150,17 @@ void tellFaults(Remedy& remedy, std::vector<Reason> added) {
 }
 
 void keepHonest(const Case& now, std::vector<Finding>& findings) {
+    Outcomes outcomes(now, findings);
     for (auto& finding : findings) {
         std::vector<Remedy> plain, adding;
         for (auto& remedy : finding.remedies) {
-            auto after = judged(now, findings, finding, remedy.edit);
-            if (!after || !after->cures)
+            const auto& after = outcomes.of(remedy.edit);
+            if (!after || !cures(finding, after->then))
                 continue;
             if (after->adds.empty()) {
                 plain.push_back(std::move(remedy));
             } else if (finding.severity < Severity::Good) {
-                tellFaults(remedy, std::move(after->adds));
+                tellFaults(remedy, after->adds);
                 adding.push_back(std::move(remedy));
             }
         }

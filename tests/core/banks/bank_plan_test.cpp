@@ -47,23 +47,35 @@ TEST(BankPlan, CountsWhatTheHandDoesAfterEachRecall) {
     const auto& problem = plan.problem;
     ASSERT_EQ(problem.work.visits.size(), 3u);
     // All on bank 1, written as 1A: the iris first (1) and ND (3, a filter); white 10 and iris 1;
-    // rate 10 and iris 1.
+    // rate 10 and iris 1. ND stands twice: a look of 1 each.
     const auto one = planWith(problem, {0, 0, 0});
     EXPECT_EQ(one.writtenAs[0], 0u);
     EXPECT_EQ(handsOf(one, 0), (std::vector<std::string>{"none", "T4"}));
     EXPECT_EQ(handsOf(one, 1), (std::vector<std::string>{"3200 K", "T2.8"}));
     EXPECT_EQ(handsOf(one, 2), (std::vector<std::string>{"60", "T4"}));
-    EXPECT_EQ(one.cost, Seconds(1 + 3 + 10 + 1 + 10 + 1));
+    EXPECT_EQ(one.cost, Seconds(1 + 3 + 10 + 1 + 1 + 10 + 1 + 1));
     // Going on by hand from setup to setup: everything first, then white and iris, then white,
     // rate and iris.
     const auto none = planWith(problem, {-1, -1, -1});
-    EXPECT_EQ(none.uses[1].cost, Seconds(10 + 1));
-    EXPECT_EQ(none.uses[2].cost, Seconds(10 + 10 + 1));
+    const auto looks = [&](std::size_t setup) { // all but what is turned and the region
+        const auto& values = problem.work.setups[setup].settings.values;
+        return static_cast<double>(
+                   std::count_if(values.begin(), values.end(),
+                                 [](const auto& value) { return value.has_value(); })) -
+               static_cast<double>(none.uses[setup].byHand.size()) -
+               (values[static_cast<std::size_t>(BodySetting::Region)] ? 1 : 0);
+    };
+    EXPECT_EQ(none.uses[1].cost, Seconds(10 + 1 + looks(1)));
+    EXPECT_EQ(none.uses[2].cost, Seconds(10 + 10 + 1 + looks(2)));
+    EXPECT_EQ(none.uses[2].stands.size(), static_cast<std::size_t>(looks(2)));
     EXPECT_EQ(none.uses[1].byHand[0].why, HandWhy::NoBank);
-    // 1C alone in bank 2, which forgets the shutter: as it was, so nothing of it by hand.
+    // 1C alone in bank 2, which forgets the shutter: as it was, so nothing of it by hand, and a
+    // look at it and at ND.
     const auto two = planWith(problem, {0, 0, 1});
-    EXPECT_EQ(two.uses[2].cost, Seconds(1));
-    EXPECT_EQ(two.cost, one.cost - Seconds(10));
+    EXPECT_EQ(two.uses[2].cost, Seconds(1 + 1 + 1));
+    ASSERT_EQ(two.uses[2].stands.size(), 2u);
+    EXPECT_EQ(two.uses[2].stands[0].setting, BodySetting::Shutter);
+    EXPECT_EQ(two.cost, one.cost - Seconds(10) + Seconds(1));
     EXPECT_EQ(plan.best.plan.cost, two.cost);
 }
 
@@ -91,7 +103,8 @@ TEST(BankPlan, IsTheCheapestOfEveryAssignment) {
 }
 
 // A hand with a body before it: what stands on it, what it forgets, what a bank brings, and what is
-// then not as it should be. Nothing of the plan's own counting.
+// then not as it should be; what is right and was brought by nobody is looked at for a second.
+// Nothing of the plan's own counting.
 Seconds turnedBy(const Shoot& shoot, const CameraPlan& plan, const Threads& threads,
                  const BankPlan& now) {
     const auto& problem = plan.problem;
@@ -114,17 +127,23 @@ Seconds turnedBy(const Shoot& shoot, const CameraPlan& plan, const Threads& thre
                 body[static_cast<std::size_t>(slip.setting)] = slip.to;
         if (last && last->lens != setup->lens)
             body[static_cast<std::size_t>(BodySetting::Iris)].reset();
+        std::array<bool, kBodySettings> brought{};
+        brought[region] = true; // read once a day
         if (const int bank = threads[visit.setup];
             bank >= 0 && !problem.banks[static_cast<std::size_t>(bank)].locked)
             for (const auto setting : problem.banks[static_cast<std::size_t>(bank)].holds)
                 if (const auto& kept =
                         problem.work.setups[*now.writtenAs[static_cast<std::size_t>(bank)]]
-                            .settings[setting])
+                            .settings[setting]) {
                     body[static_cast<std::size_t>(setting)] = *kept;
+                    brought[static_cast<std::size_t>(setting)] = true;
+                }
         for (std::size_t s = 0; s < kBodySettings; ++s)
             if (const auto& wanted = own.settings.values[s]; wanted && body[s] != wanted) {
                 body[s] = wanted;
                 cost += problem.access[s];
+            } else if (wanted && !brought[s]) {
+                cost += Seconds(1);
             }
         last = setup;
         day = visit.day;

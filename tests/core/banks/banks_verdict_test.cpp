@@ -86,12 +86,12 @@ TEST(BanksVerdict, OtherThreadsSaveAndTheBestAreSaidToBe) {
     shoot.setups[0].bank = shoot.setups[1].bank = 1;
     auto findings = judged(shoot);
     const auto* other = found(findings, FindingId::BanksOther);
-    expectSaid(other, "Other threads save 10 s by hand", "These cost 14 s, the best 4 s.");
+    expectSaid(other, "Other threads save 10 s by hand", "These cost 16 s, the best 6 s.");
     expectCured(shoot, *other);
     shoot.setups[1].bank = 2;
     findings = judged(shoot);
     expectSaid(found(findings, FindingId::BanksBest), "Banks in use: 2, setups: 2",
-               "At most 2 settings by hand after a recall, 4 s over the days; no other threads "
+               "At most 2 settings by hand after a recall, 6 s over the days; no other threads "
                "cost less.");
     EXPECT_FALSE(found(findings, FindingId::BanksTooFew));
     addSetup(shoot, "1C", 4300);

@@ -64,7 +64,7 @@ void read(const Finding& finding, std::set<std::string>& all) {
 TEST(Sentences, AreThoseAPersonWouldWrite) {
     std::set<std::string> all;
     std::set<FindingId> kinds;
-    for (unsigned seed = 0; seed < 220; ++seed) {
+    for (unsigned seed = 0; seed < 110; ++seed) {
         const Shoot shoot = sample::anyWorkingDay(seed);
         for (const auto& setup : shoot.setups)
             for (const auto& finding : judge(shoot, setup).findings) {

@@ -129,6 +129,38 @@ static void rateWithoutShutter(const Case& now, Findings& out) {
     }
 }
 
+// What banks of other bodies bring back and this one does not, where it happens to be right.
+static void banksThatRely(const Case& now, Findings& out) {
+    for (std::size_t b = 0; b < now.problem().banks.size(); ++b) {
+        std::string numbers;
+        ReasonList settings;
+        std::set<BodySetting> told;
+        for (std::size_t k = 0; k < now.now.uses.size(); ++k) {
+            if (now.now.uses[k].bank != static_cast<int>(b))
+                continue;
+            bool relies = false;
+            for (const auto& one : now.now.uses[k].stands) {
+                if (std::find(kBankSettings.begin(), kBankSettings.end(), one.setting) ==
+                    kBankSettings.end())
+                    continue;
+                relies = true;
+                if (told.insert(one.setting).second)
+                    settings.all.push_back({"setting", {{"setting", one.setting}}});
+            }
+            if (relies)
+                numbers += (numbers.empty() ? "" : ", ") + now.setups()[k].number;
+        }
+        if (told.empty())
+            continue;
+        auto finding = aboutBank(now, b, FindingId::BankRelies, Severity::Note);
+        for (auto& fact : finding.facts)
+            if (fact.name == "setups")
+                fact.value = numbers;
+        finding.facts.push_back({"settings", settings});
+        out.push_back(std::move(finding));
+    }
+}
+
 static void changedBanks(const Case& now, Findings& out) {
     for (std::size_t b = 0; b < now.problem().banks.size(); ++b) {
         if (!now.now.writtenAs[b])
@@ -188,8 +220,8 @@ static void againstTheBest(const Case& now, Findings& out) {
 }
 
 std::span<const Rule> memoryRules() {
-    static constexpr Rule kRules[] = {noBanks,      banksOnCard, lockedBanks,   rateWithoutShutter,
-                                      changedBanks, tooFewBanks, againstTheBest};
+    static constexpr Rule kRules[] = {noBanks,       banksOnCard,  lockedBanks, rateWithoutShutter,
+                                      banksThatRely, changedBanks, tooFewBanks, againstTheBest};
     return kRules;
 }
 

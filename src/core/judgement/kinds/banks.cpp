@@ -25,6 +25,11 @@ std::span<const FindingKind> banks() {
          kKitEntry, "The rate comes back, the shutter does not",
          "Bank {bank} brings {rate} for {setups} and leaves the shutter where it was: set "
          "{shutter} after recall."},
+        {FindingId::BankRelies, "bank-relies", HelpPage::Banks, Topic::Camera, kKitEntry,
+         "Bank {bank} relies on what stands",
+         "For {setups} it leaves {,settings} as the setup before had it: a look before it rolls, "
+         "or "
+         "it is wrong when the order changes."},
         {FindingId::BankChanged, "bank-changed", HelpPage::Banks, Topic::Camera,
          "the record of the camera", "Bank {bank} has changed since it was written",
          "Written {when}; now {,changes}. Write it again, or set them after recall."},
