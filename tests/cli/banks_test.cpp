@@ -68,7 +68,7 @@ TEST(CliPreroll, ListsWhatToCheckWithReasonsAndPlaces) {
         EXPECT_FALSE(check["text"].get<std::string>().empty());
         EXPECT_FALSE(check["reason"].get<std::string>().empty());
     }
-    for (const char* id : {"card", "battery", "region", "recall", "bank-changed", "automatics",
+    for (const char* id : {"card", "battery", "region", "recall", "bank-changed", "take-automatic-white",
                            "hand-stabiliser", "sound"})
         EXPECT_TRUE(ids.contains(id)) << id;
     const auto borrowed = asked({"preroll", kShoot, "--borrowed", "pip"});

@@ -147,6 +147,17 @@ void BankActions::tick(const Check& check) {
     m_document.edit(tr("Tick"), applied(m_document.shoot(), edit));
 }
 
+void BankActions::beginNextTake() {
+    const auto* setup = m_document.setup();
+    if (!setup)
+        return emit refused(tr("Choose a setup of this camera first."));
+    Edit edit;
+    edit.setup = forNextTake(*setup);
+    if (*edit.setup == *setup)
+        return emit told(tr("Nothing is ticked that was for one take."));
+    m_document.edit(tr("Next take"), applied(m_document.shoot(), edit));
+}
+
 void BankActions::choose(std::size_t control, std::optional<Function> function) {
     const auto* camera = cameraOrTell();
     if (!camera)

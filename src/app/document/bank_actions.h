@@ -27,6 +27,7 @@ public:
     bool noteSettings(const QString& lines);
     [[nodiscard]] QString plannedSettings() const; ///< the same as the plan has it
     void tick(const Check& check);
+    void beginNextTake(); ///< what is ticked for one take is open again
     /// What a control does; none: as the plan says.
     void choose(std::size_t control, std::optional<Function> function);
     void readRecord(const QString& path);

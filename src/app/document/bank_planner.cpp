@@ -135,7 +135,7 @@ void BankPlanner::begin() {
         const auto* camera = findCamera(value->kit, id);
         if (camera) {
             settled.plan = planCamera(*value, *camera, control.keepGoing());
-            settled.findings = judgeBanks(*value, *camera, settled.plan);
+            settled.findings = judgeBanks(*value, *camera, settled.plan, control.keepGoing());
         }
         if (const auto day = plannedDay(*value, findSetup(*value, setup)); day && control.goesOn())
             settled.day = planDay(*value, *day, {kDayLooks, control.keepGoing()});

@@ -35,11 +35,19 @@ Json changesJson(const std::vector<BankChange>& changes) {
 }
 
 Json recordJson(const CameraPlan& plan, const BankPlan& now, const CameraRecord& record) {
-    Json node = {{"camera", record.id}, {"banks", Json::array()}};
-    for (const auto& written : record.banks) {
+    Json node = {{"camera", record.id}, {"banks", Json::array()}, {"earlier", Json::array()}};
+    const auto valuesOf = [](const WrittenBank& written) {
         Json values = Json::object();
         for (const auto& line : written.values)
             values[line.setting] = line.value;
+        return values;
+    };
+    for (const auto& written : record.earlier)
+        node["earlier"].push_back({{"label", written.label},
+                                   {"when", written.when},
+                                   {"setup", written.setup},
+                                   {"values", valuesOf(written)}});
+    for (const auto& written : record.banks) {
         std::vector<BankChange> changes;
         for (std::size_t b = 0; b < plan.problem.banks.size(); ++b)
             if (plan.problem.banks[b].label == written.label)
@@ -47,7 +55,7 @@ Json recordJson(const CameraPlan& plan, const BankPlan& now, const CameraRecord&
         node["banks"].push_back({{"label", written.label},
                                  {"when", written.when},
                                  {"setup", written.setup},
-                                 {"values", values},
+                                 {"values", valuesOf(written)},
                                  {"changed", changesJson(changes)}});
     }
     node["settings"] = Json::object();

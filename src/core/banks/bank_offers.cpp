@@ -28,7 +28,7 @@ void tryThreads(const Case& now, const Findings& all, Finding& finding, RemedyId
                 const Threads& threads) {
     if (finding.remedies.size() >= kMostOffers || threads == now.threads)
         return;
-    const auto then = caseOf(now.shoot, now.camera, now.plan, threads);
+    const auto then = caseOf(now.shoot, now.camera, now.plan, threads, now.formats);
     if (!cures(all, findingsOf(then), finding))
         return;
     Edit edit;
@@ -70,7 +70,8 @@ void offerPutBack(const Case& now, const Findings& all, Finding& finding) {
                 camera.body.controls[c].chosen.reset();
         const auto after = applied(now.shoot, edit);
         const auto plan = planCamera(after, *findCamera(after.kit, now.camera.id));
-        const auto then = caseOf(after, *findCamera(after.kit, now.camera.id), plan, now.threads);
+        const auto then =
+            caseOf(after, *findCamera(after.kit, now.camera.id), plan, now.threads, now.formats);
         if (!cures(all, findingsOf(then), finding))
             return;
         const auto function = control.printed.value_or(*control.chosen);

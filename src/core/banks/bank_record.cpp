@@ -25,13 +25,7 @@ CameraRecord withWritten(CameraRecord record, const BankProblem& problem, const 
     written.when = std::move(when);
     written.setup = problem.work.setups[*plan.writtenAs[bank]].id;
     written.values = bankLines(problem, bank, *plan.writtenAs[bank]);
-    for (auto& known : record.banks)
-        if (known.label == written.label) {
-            written.extra = known.extra;
-            known = std::move(written);
-            return record;
-        }
-    record.banks.push_back(std::move(written));
+    addWritten(record, std::move(written));
     return record;
 }
 

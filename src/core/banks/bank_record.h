@@ -13,8 +13,8 @@ namespace bslate {
 [[nodiscard]] std::vector<RecordLine> bankLines(const BankProblem& problem, std::size_t bank,
                                                 std::size_t setup);
 
-/// The record with a bank written now, as the plan has it. Without a setup that recalls the bank
-/// nothing changes.
+/// The record with one more writing of a bank, now and as the plan has it. Without a setup that
+/// recalls the bank nothing changes.
 [[nodiscard]] CameraRecord withWritten(CameraRecord record, const BankProblem& problem,
                                        const BankPlan& plan, std::size_t bank, std::string when);
 

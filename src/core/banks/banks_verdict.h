@@ -11,6 +11,7 @@ namespace bslate {
 /// Worst first; accepted ones keep their place. `plan` is planCamera() of the same shoot and
 /// camera; judged are the shoot's own threads. Remedies are tried out by planning the banks again.
 [[nodiscard]] std::vector<Finding> judgeBanks(const Shoot& shoot, const Camera& camera,
-                                              const CameraPlan& plan);
+                                              const CameraPlan& plan,
+                                              const KeepGoing& keepGoing = {});
 
 } // namespace bslate

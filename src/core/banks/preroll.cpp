@@ -1,9 +1,11 @@
 #include "core/banks/preroll.h"
 
 #include "core/banks/bank_record.h"
+#include "core/banks/card_formats.h"
 #include "core/banks/preroll_media.h"
 #include "core/facts/evaluate.h"
 #include "core/facts/focus_limits.h"
+#include "core/facts/handling_reasons.h"
 #include "core/facts/sound_reference.h"
 #include "core/kit/body_fields.h"
 #include "core/quantity/print.h"
@@ -16,6 +18,19 @@ namespace {
 
 using Checks = std::vector<Check>;
 
+constexpr std::string_view kForTake = "take-";
+
+// The next take that has not run, with its day; what tells it from others.
+std::pair<const Take*, std::string> aheadOf(const Shoot& shoot, const Setup& setup) {
+    for (const auto& day : shoot.plan)
+        for (const auto& take : day.takes)
+            if (!take.ran &&
+                std::find(take.setups.begin(), take.setups.end(), setup.id) != take.setups.end())
+                return {&take, take.id + " of day " + std::to_string(day.number)};
+    const auto* scene = findScene(shoot, setup.scene);
+    return {nullptr, "day " + std::to_string(scene ? scene->day : 1)};
+}
+
 // Everything the checks of one setup look at.
 struct Preroll {
     const Shoot& shoot;
@@ -25,6 +40,7 @@ struct Preroll {
     const BankPlan& now;
     std::size_t index; ///< of the setup in the camera's work
     Handling handling;
+    std::optional<CardFormat> format{}; ///< of its card, before it rolls
     Checks checks{};
 
     [[nodiscard]] const Body& body() const { return context.camera->body; }
@@ -51,6 +67,12 @@ struct Preroll {
     [[nodiscard]] bool byHand(BodySetting setting) const {
         return std::any_of(use().byHand.begin(), use().byHand.end(),
                            [&](const HandSetting& hand) { return hand.setting == setting; });
+    }
+    // Bound to one take: another one begins again.
+    void addForTake(std::string id, Reason text, Reason why, std::optional<Reason> place,
+                    const std::string& about) {
+        add(std::string(kForTake) + std::move(id), std::move(text), std::move(why),
+            std::move(place), about + " for " + aheadOf(shoot, *context.setup).second);
     }
     void add(std::string id, Reason text, Reason why, std::optional<Reason> place,
              std::string about) {
@@ -83,19 +105,27 @@ void recall(Preroll& p) {
     }
     const auto at = static_cast<std::size_t>(p.use().bank);
     const auto& as = p.camera.problem.work.setups[*p.now.writtenAs[at]];
-    p.add("recall", {"check-recall", {{"bank", bank->label}}},
-          {"why-recall", {{"setup", as.number}}}, p.where(Function::Recall),
-          bank->label + " as " + as.number);
     const auto* record = findRecord(p.shoot, p.context.camera->id);
+    const auto* written = record ? findWritten(*record, bank->label) : nullptr;
+    const auto about = bank->label + " as " + as.number;
+    const bool gone = bank->place == BankPlace::Card && p.format && isGone(*p.format, written);
+    if (gone)
+        p.add("bank-gone", {"check-bank-gone", {{"bank", bank->label}, {"setup", as.number}}},
+              {"why-bank-gone", {}}, Reason{"where-menu", {}},
+              about + " day " + std::to_string(p.format->day));
+    p.add("recall", {"check-recall", {{"bank", bank->label}}},
+          {"why-recall", {{"setup", as.number}}}, p.where(Function::Recall), about);
+    if (gone)
+        return; // what it was written as before does not matter any more
     const auto changes =
         record ? changesOf(p.camera.problem, p.now, *record, at) : std::vector<BankChange>{};
     if (changes.empty())
         return;
-    std::string about;
+    std::string told;
     for (const auto& change : changes)
-        about += change.setting + " " + change.now + ";";
+        told += change.setting + " " + change.now + ";";
     p.add("bank-changed", {"check-bank-changed", {{"bank", bank->label}}},
-          {"why-bank-changed", {{"changes", toldChanges(changes)}}}, {}, about);
+          {"why-bank-changed", {{"changes", toldChanges(changes)}}}, {}, told);
 }
 
 void handSettings(Preroll& p) {
@@ -168,9 +198,10 @@ void slips(Preroll& p) {
         std::any_of(p.body().slips.begin(), p.body().slips.end(),
                     [](const Slip& slip) { return slip.setting == BodySetting::Compensation; });
     if (dial || loose)
-        p.add("compensation", {"check-compensation", {}},
-              {loose ? "why-knocked" : "why-compensation", {{"to", std::string()}}},
-              p.body().controls.empty() ? std::nullopt : p.where(Function::Compensation), "0");
+        p.addForTake("compensation", {"check-compensation", {}},
+                     {loose ? "why-knocked" : "why-compensation", {{"to", std::string()}}},
+                     p.body().controls.empty() ? std::nullopt : p.where(Function::Compensation),
+                     "0");
 }
 
 void automatics(Preroll& p) {
@@ -179,31 +210,24 @@ void automatics(Preroll& p) {
         return std::any_of(left.begin(), left.end(),
                            [&](const auto& one) { return one.kind == kind; });
     };
-    std::vector<AutomaticKind> kinds;
-    std::string places, about;
-    for (const auto& automatic : p.body().automatics) {
-        if (isLeft(automatic.kind))
-            continue;
-        kinds.push_back(automatic.kind);
-        if (!automatic.where.empty() && places.find(automatic.where) == std::string::npos)
-            places += (places.empty() ? "" : ", ") + automatic.where;
-    }
+    const auto off = [&](AutomaticKind kind, std::optional<Reason> where) {
+        const auto name = std::string(nameIn<AutomaticKind>(kAutomaticNames, kind));
+        p.addForTake("automatic-" + name, {"start-automatic", {{"automatic", kind}}},
+                     effectOf(*p.context.camera, kind), std::move(where), "off");
+    };
+    for (const auto& automatic : p.body().automatics)
+        if (!isLeft(automatic.kind))
+            off(automatic.kind,
+                automatic.where.empty() ? std::nullopt : std::optional(named(automatic.where)));
     if (p.body().automatics.empty())
         for (const auto kind : {AutomaticKind::Exposure, AutomaticKind::Iso, AutomaticKind::White})
             if (!isLeft(kind))
-                kinds.push_back(kind);
-    ReasonList list;
-    for (const auto kind : kinds) {
-        list.all.push_back({"automatic", {{"automatic", kind}}});
-        about += std::string(nameIn<AutomaticKind>(kAutomaticNames, kind)) + " ";
-    }
-    if (!kinds.empty())
-        p.add("automatics", {"check-automatics", {{"list", list}}}, {"why-automatics", {}},
-              places.empty() ? std::nullopt : std::optional(named(places)), about);
+                off(kind, std::nullopt);
     for (const auto& one : left)
-        p.add("left-" + std::string(nameIn<AutomaticKind>(kAutomaticNames, one.kind)),
-              {"check-left", {{"automatic", one.kind}, {"bounds", spell({one})}}}, {"why-left", {}},
-              {}, spell({one}));
+        p.addForTake("left-" + std::string(nameIn<AutomaticKind>(kAutomaticNames, one.kind)),
+                     {"check-left", {{"automatic", one.kind}, {"bounds", spell({one})}}},
+                     {one.low || one.high ? "why-left" : "why-left-unbounded", {}}, {},
+                     spell({one}));
 }
 
 // What focuses, and what weakens it here.
@@ -245,6 +269,15 @@ void controlsOfTheMode(Preroll& p) {
               p.context.mode->id + " " + labels);
 }
 
+// By what holds the camera: a setup may ask for the other.
+Reason whyStabiliser(const Handling& handling) {
+    if (stabiliserFor(handling.support) == handling.stabiliser)
+        return {*handling.stabiliser ? "why-stabiliser-on" : "why-stabiliser-off", {}};
+    if (handling.support == Support::Unsaid)
+        return {"why-stabiliser-asked", {}};
+    return {"why-stabiliser-although", {{"support", ReasonList{{wordOf(handling.support)}}}}};
+}
+
 void optics(Preroll& p) {
     const auto& setup = *p.context.setup;
     if (p.context.lens) {
@@ -258,8 +291,8 @@ void optics(Preroll& p) {
     if (p.handling.stabiliser && !p.byHand(BodySetting::Stabiliser))
         p.add("stabiliser",
               {*p.handling.stabiliser ? "check-stabiliser-on" : "check-stabiliser-off", {}},
-              {*p.handling.stabiliser ? "why-stabiliser-on" : "why-stabiliser-off", {}},
-              p.where(Function::Stabiliser), *p.handling.stabiliser ? "on" : "off");
+              whyStabiliser(p.handling), p.where(Function::Stabiliser),
+              *p.handling.stabiliser ? "on" : "off");
     focusMode(p);
 }
 
@@ -326,42 +359,26 @@ std::vector<Check> prerollOf(const Shoot& shoot, const Setup& setup, const Camer
               now,
               static_cast<std::size_t>(own - setups.begin()),
               handlingOf(*context->scene, setup)};
-    p.checks = mediaChecks(*context, at, camera, day);
+    const auto formats = cardFormatsOf(shoot, camera.problem.work, day);
+    if (const auto format = formats.find(setup.id); format != formats.end())
+        p.format = format->second;
+    p.checks = mediaChecks(*context, at, p.format.has_value(), day);
     for (const auto part : {regionAndClock, recall, handSettings, standing, controlsOfTheMode,
                             slips, automatics, optics, picture, sound})
         part(p);
     return std::move(p.checks);
 }
 
-std::vector<Check> startingPoint(const Shoot& shoot, const Camera& camera) {
-    Checks checks;
-    const auto add = [&](std::string id, Reason text, Reason why, std::string about,
-                         std::optional<Reason> where = std::nullopt) {
-        checks.push_back(
-            {std::move(id), std::move(text), std::move(why), std::move(where), std::move(about)});
-    };
-    const auto& facts = camera.body.facts;
-    add("start-record", {"start-record", {}}, {"why-start-record", {}}, camera.name);
-    add("start-reset", {"start-reset", {}}, {"why-start-reset", {}}, camera.name);
-    add("start-firmware",
-        {facts.firmware.empty() ? "start-firmware" : "start-firmware-known",
-         {{"firmware", facts.firmware}}},
-        {"why-start-firmware", {}}, facts.firmware);
-    const bool fifty = shoot.brief.mains < Hertz(55);
-    add("start-region", {"check-region", {{"region", std::string(fifty ? "50 Hz" : "60 Hz")}}},
-        {"why-region", {}}, fifty ? "50" : "60");
-    add("start-clock", {"check-clock", {}}, {"why-clock", {}}, "clock");
-    for (const auto& automatic : camera.body.automatics)
-        add("start-" + std::string(nameIn<AutomaticKind>(kAutomaticNames, automatic.kind)),
-            {"start-automatic", {{"automatic", automatic.kind}}}, {"why-automatics", {}}, "off",
-            automatic.where.empty() ? std::nullopt : std::optional(named(automatic.where)));
-    if (camera.body.automatics.empty())
-        add("start-automatics", {"start-automatics", {}}, {"why-automatics", {}}, "off");
-    for (const auto& bank : banksOf(camera))
-        if (bank.locked)
-            add("start-bank-" + bank.label, {"start-bank-locked", {{"bank", bank.label}}},
-                {"why-start-bank", {}}, bank.label);
-    return checks;
+Reason takeAhead(const Shoot& shoot, const Setup& setup) {
+    const auto [take, told] = aheadOf(shoot, setup);
+    if (!take)
+        return named(told);
+    return {"take-ahead", {{"take", take->name.empty() ? take->id : take->name}, {"of", told}}};
+}
+
+Setup forNextTake(Setup setup) {
+    std::erase_if(setup.ticks, [](const Tick& tick) { return tick.check.starts_with(kForTake); });
+    return setup;
 }
 
 TickState stateOf(const Setup& setup, const Check& check) {

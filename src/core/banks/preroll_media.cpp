@@ -1,5 +1,7 @@
 #include "core/banks/preroll_media.h"
 
+#include "core/banks/card_formats.h"
+
 #include <algorithm>
 #include <cmath>
 #include <string_view>
@@ -10,11 +12,10 @@ namespace {
 // A carrier in use for a setup's next take: what it has left, and how fast that goes.
 struct InUse {
     std::string name;
-    Seconds left{0};      ///< at the rate of this take
-    Seconds length{0};    ///< of the take
-    std::string take;     ///< its title
-    std::string then;     ///< what goes in when it is used up; empty: nothing does
-    bool renewed = false; ///< it was emptied or charged earlier that day
+    Seconds left{0};   ///< at the rate of this take
+    Seconds length{0}; ///< of the take
+    std::string take;  ///< its title
+    std::string then;  ///< what goes in when it is used up; empty: nothing does
 };
 
 std::optional<InUse> nextUse(const DayPlan& day, const DayCarriers& carriers,
@@ -40,10 +41,6 @@ std::optional<InUse> nextUse(const DayPlan& day, const DayCarriers& carriers,
                 found.then = carriers.unitLabels[static_cast<std::size_t>(other.unit)];
         found.left =
             perSecond > 0 ? Seconds((kind.capacity - use.before).value() / perSecond) : Seconds(0);
-        found.renewed = std::any_of(carriers.plan.renewals.begin(), carriers.plan.renewals.end(),
-                                    [&](const Renewal& renewal) {
-                                        return renewal.unit == use.unit && renewal.end <= use.start;
-                                    });
         return found;
     }
     return std::nullopt;
@@ -69,22 +66,17 @@ Check checkOf(const InUse& used, std::string_view id, std::string_view one, std:
     return check;
 }
 
-int firstDay(const CameraPlan& camera) {
-    return camera.problem.work.visits.empty() ? 1 : camera.problem.work.visits.front().day;
-}
-
 } // namespace
 
-std::vector<Check> mediaChecks(const SetupContext& context, const Evaluation& at,
-                               const CameraPlan& camera, const DayPlan* day) {
+std::vector<Check> mediaChecks(const SetupContext& context, const Evaluation& at, bool prepared,
+                               const DayPlan* day) {
     std::vector<Check> checks;
     const auto& setup = *context.setup;
     const auto card = day ? nextUse(*day, day->cards, setup.id) : std::nullopt;
     const auto battery = day ? nextUse(*day, day->power, setup.id) : std::nullopt;
-    const bool later = context.scene->day > firstDay(camera) || (card && card->renewed);
-    if (later)
+    if (prepared)
         checks.push_back(
-            {"card-prepared",
+            {std::string(kCardPrepared),
              {"check-card-prepared", {}},
              {"why-card-prepared", {{"copies", context.shoot->brief.copies}}},
              {},

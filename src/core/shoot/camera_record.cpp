@@ -39,6 +39,29 @@ const WrittenBank* findWritten(const CameraRecord& record, std::string_view labe
     return found == record.banks.end() ? nullptr : &*found;
 }
 
+void addWritten(CameraRecord& record, WrittenBank written) {
+    const auto known =
+        std::find_if(record.banks.begin(), record.banks.end(),
+                     [&](const WrittenBank& bank) { return bank.label == written.label; });
+    if (known == record.banks.end()) {
+        record.banks.push_back(std::move(written));
+        return;
+    }
+    if (known->when == written.when) {
+        written.extra = known->extra;
+        *known = std::move(written);
+        return;
+    }
+    if (known->when < written.when)
+        std::swap(*known, written);
+    const auto at = std::upper_bound(
+        record.earlier.begin(), record.earlier.end(), written,
+        [](const WrittenBank& a, const WrittenBank& b) { return a.when < b.when; });
+    record.earlier.insert(at, std::move(written));
+    if (record.earlier.size() > kMostWritings)
+        record.earlier.erase(record.earlier.begin());
+}
+
 const std::string* lineValue(const std::vector<RecordLine>& lines, std::string_view setting) {
     for (const auto& line : lines)
         if (line.setting == setting)

@@ -20,6 +20,8 @@ struct RecordLine {
     friend bool operator==(const RecordLine&, const RecordLine&) = default;
 };
 
+/// More earlier writings than this are refused; the oldest goes when one more is noted.
+inline constexpr std::size_t kMostWritings = 1000;
 /// More lines than this in a bank or of a body are refused.
 inline constexpr std::size_t kMostRecordLines = 500;
 
@@ -33,9 +35,10 @@ struct WrittenBank {
 };
 
 struct CameraRecord {
-    std::string id;   ///< of the camera
-    std::string when; ///< the other settings were noted; may be empty
-    std::vector<WrittenBank> banks;
+    std::string id;                   ///< of the camera
+    std::string when;                 ///< the other settings were noted; may be empty
+    std::vector<WrittenBank> banks;   ///< the last writing of each
+    std::vector<WrittenBank> earlier; ///< every writing before that, oldest first
     std::vector<RecordLine> settings; ///< everything outside of the banks
     std::vector<Acceptance> accepted; ///< findings on the banks taken on purpose
     ExtraKeys extra;
@@ -43,6 +46,10 @@ struct CameraRecord {
 };
 
 [[nodiscard]] const WrittenBank* findWritten(const CameraRecord& record, std::string_view label);
+
+/// One more writing: the last of its bank, and the one before it is kept. One with the moment of
+/// the last stands in its place.
+void addWritten(CameraRecord& record, WrittenBank written);
 
 /// What a line says of a setting; null when it says nothing.
 [[nodiscard]] const std::string* lineValue(const std::vector<RecordLine>& lines,

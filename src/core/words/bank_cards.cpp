@@ -226,6 +226,16 @@ Card recordCardOf(const Shoot& shoot, const Camera& camera, const CameraPlan& pl
             if (plan.problem.banks[b].label == written.label)
                 differing(heading, changesOf(plan.problem, now, *record, b));
     }
+    CardList before{cardWord(translate, "Written before"), {}};
+    for (auto at = record->earlier.rbegin(); at != record->earlier.rend(); ++at) {
+        std::string values;
+        for (const auto& line : at->values)
+            values += (values.empty() ? "" : ", ") + line.setting + " " + line.value;
+        before.lines.push_back(at->when + "\t" + cardWord(translate, "bank") + " " + at->label +
+                               "\t" + values);
+    }
+    if (!before.lines.empty())
+        card.lists.push_back(std::move(before));
     if (!record->settings.empty()) {
         const std::string heading = cardWord(translate, "Everything else");
         card.lists.push_back({heading + ", " + record->when, rowsOf(record->settings, translate)});

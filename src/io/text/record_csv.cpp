@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <array>
 #include <optional>
+#include <utility>
 #include <vector>
 
 namespace bslate::io {
@@ -109,12 +110,14 @@ Result<Columns> columnsOf(const std::vector<std::string>& heading, int line) {
     return columns;
 }
 
-WrittenBank& bankOf(CameraRecord& record, const std::string& label) {
+// Each writing is one: rows of a label belong together by their moment.
+WrittenBank& writingOf(CameraRecord& record, const std::string& label, const std::string& when) {
     for (auto& bank : record.banks)
-        if (bank.label == label)
+        if (bank.label == label && bank.when == when)
             return bank;
     record.banks.emplace_back();
     record.banks.back().label = label;
+    record.banks.back().when = when;
     return record.banks.back();
 }
 
@@ -136,19 +139,17 @@ Outcome takeRow(CameraRecord& record, const std::vector<std::string>& row, const
     const auto label = cell(InBank);
     if (!isMoment(when) && !(when.empty() && label.empty()))
         return recordFault(ErrorCode::OutOfRange, line, when, "a moment such as 2026-05-01 07:40");
-    auto& lines = label.empty() ? record.settings : bankOf(record, label).values;
-    if (lines.size() == kMostRecordLines || record.banks.size() > kMostBanks)
+    auto& lines = label.empty() ? record.settings : writingOf(record, label, when).values;
+    if (lines.size() == kMostRecordLines || record.banks.size() > kMostBanks + kMostWritings)
         return recordFault(ErrorCode::OutOfRange, line, label,
                            "at most " + std::to_string(kMostRecordLines) + " lines and " +
-                               std::to_string(kMostBanks) + " banks");
+                               std::to_string(kMostWritings) + " writings of banks");
     lines.push_back({cell(InSetting), cell(InValue)});
     if (label.empty()) {
         record.when = when;
         return Done{};
     }
-    auto& bank = bankOf(record, label);
-    bank.when = when;
-    bank.setup = cell(InSetup);
+    writingOf(record, label, when).setup = cell(InSetup);
     return Done{};
 }
 
@@ -161,9 +162,10 @@ std::string writeRecordCsv(const CameraRecord& record) {
             text += csvField(field) + ",";
         text += csvField(line.value) + "\n";
     };
-    for (const auto& bank : record.banks)
-        for (const auto& line : bank.values)
-            add(bank, line);
+    for (const auto* writings : {&record.earlier, &record.banks})
+        for (const auto& bank : *writings)
+            for (const auto& line : bank.values)
+                add(bank, line);
     WrittenBank none;
     none.when = record.when;
     for (const auto& line : record.settings)
@@ -183,6 +185,8 @@ Result<CameraRecord> readRecordCsv(std::string_view text, std::string_view camer
     while (const auto row = rows.next())
         if (auto outcome = takeRow(record, *row, *columns, rows.line(), camera); !outcome)
             return outcome.error();
+    for (auto& written : std::exchange(record.banks, {}))
+        addWritten(record, std::move(written));
     if (record.id.empty())
         return recordFault(ErrorCode::EmptyText, rows.line(), {}, "at least one setting");
     if (const auto fault = faultIn(record)) // what no shoot could hold

@@ -1,5 +1,6 @@
 // What is checked before rolling: in which order, why, and what makes a tick stale.
 #include "core/banks/bank_record.h"
+#include "core/banks/card_formats.h"
 #include "core/banks/preroll.h"
 #include "core/banks/sample_banks.h"
 #include "core/day/plan_day.h"
@@ -58,23 +59,34 @@ TEST(Preroll, GoesOverTheCameraInOneOrder) {
         EXPECT_EQ(reasonOf(one.text).find('{'), std::string::npos) << reasonOf(one.text);
         EXPECT_EQ(reasonOf(one.reason).find('{'), std::string::npos) << reasonOf(one.reason);
     }
-    EXPECT_EQ(order, "battery clock recall hand-white hand-nd hand-iris slip-sound compensation "
-                     "automatics lens stabiliser zebra view-lut sound wireless ");
+    EXPECT_EQ(order, "battery clock recall hand-white hand-nd hand-iris slip-sound "
+                     "take-compensation take-automatic-iso take-automatic-eye-sensor lens "
+                     "stabiliser zebra view-lut sound wireless ");
     EXPECT_EQ(said(checks, "recall"), "recall bank 1");
     EXPECT_EQ(said(checks, "hand-iris"), "iris T4");
     EXPECT_EQ(reasonOf(*check(checks, "hand-iris")->where), "Wheel");
     EXPECT_EQ(reasonOf(*check(checks, "hand-white")->where), "menu");
-    EXPECT_EQ(said(checks, "automatics"), "switched off: automatic ISO, eye sensor");
-    EXPECT_EQ(reasonOf(*check(checks, "automatics")->where), "Exposure 1, Setup 2");
+    EXPECT_EQ(said(checks, "take-automatic-iso"), "switch off automatic ISO");
+    EXPECT_EQ(why(checks, "take-automatic-iso"), "Noise and brightness wander inside the take");
+    EXPECT_EQ(reasonOf(*check(checks, "take-automatic-iso")->where), "Exposure 1");
+    EXPECT_EQ(reasonOf(*check(checks, "take-automatic-eye-sensor")->where), "Setup 2");
     EXPECT_EQ(said(checks, "slip-sound"), "sound still radio microphone");
     EXPECT_EQ(said(checks, "stabiliser"), "stabiliser off");
     EXPECT_EQ(said(checks, "wireless"), "wireless off");
     // Iso is left on purpose: it is not switched off, its bounds are looked at.
     shoot.setups[0].automatics = {{AutomaticKind::Iso, 800.0, 3200.0}};
     const auto left = checksOf(shoot);
-    EXPECT_EQ(said(left, "automatics"), "switched off: eye sensor");
-    EXPECT_EQ(said(left, "left-iso"), "left to the camera: iso 800-3200");
-    EXPECT_TRUE(checksOf(shoot, 0).size() > 5);
+    EXPECT_FALSE(check(left, "take-automatic-iso"));
+    EXPECT_EQ(said(left, "take-left-iso"), "left to the camera: iso 800-3200");
+    EXPECT_EQ(why(left, "take-left-iso"), "on purpose; see that the bounds are set");
+    shoot.setups[0].automatics = {{AutomaticKind::Iso, {}, {}}};
+    EXPECT_EQ(why(checksOf(shoot), "take-left-iso"),
+              "it has no bounds: it may go anywhere inside a take");
+    // On the tripod the scene wants it off; this setup says otherwise.
+    shoot.setups[0].stabiliser = Stabiliser::On;
+    EXPECT_EQ(said(checksOf(shoot), "stabiliser"), "stabiliser on");
+    EXPECT_EQ(why(checksOf(shoot), "stabiliser"),
+              "the setup asks for it, although it is held by a tripod");
 }
 
 TEST(Preroll, TheCamerasFocusAndControlsOfAModeAreLookedAt) {
@@ -99,6 +111,102 @@ TEST(Preroll, TheCamerasFocusAndControlsOfAModeAreLookedAt) {
     EXPECT_EQ(why(checksOf(shoot), "controls"), "assigned in each mode anew, so in main too");
     body.banks[0].holds.push_back(BodySetting::Controls);
     EXPECT_FALSE(check(checksOf(shoot), "controls")) << "the bank brings them";
+}
+
+// The bank forgets the shutter, which the setup before had like this one.
+TEST(Preroll, WhatMerelyStandsIsLookedAt) {
+    Shoot shoot = sample::bankShoot({sample::bank("1"), sample::bank("2", {BodySetting::Shutter})});
+    shoot.setups[0].bank = 1;
+    shoot.setups[0].shutter = ShutterAngle(180.0);
+    sample::addSetup(shoot, "1B", 3200).bank = 2;
+    const auto checks = checksOf(shoot, 1);
+    EXPECT_EQ(said(checks, "stands-shutter"), "shutter should still stand at 180\u00b0: look");
+    EXPECT_EQ(why(checks, "stands-shutter"),
+              "bank 2 does not bring it; the setup before had it so");
+    EXPECT_FALSE(check(checks, "stands-white")) << "the bank brings it";
+    EXPECT_FALSE(check(checks, "stands"));
+    shoot.setups[1].bank = 0;
+    EXPECT_TRUE(said(checksOf(shoot, 1), "stands").find("shutter 180\u00b0") != std::string::npos)
+        << said(checksOf(shoot, 1), "stands");
+    EXPECT_FALSE(check(checksOf(shoot, 1), "stands-shutter"));
+}
+
+// Ticked for one take, open for the next, by the plan or by hand.
+TEST(Preroll, WhatIsForOneTakeBeginsAgainWithTheNext) {
+    Shoot shoot = sample::bankShoot({sample::bank("1")});
+    auto& setup = shoot.setups[0];
+    const auto tick = [&] {
+        for (const auto& one : checksOf(shoot))
+            if (stateOf(setup, one) != TickState::Ticked)
+                setup = ticked(setup, one, "2026-05-01 07:40");
+    };
+    const auto stateNow = [&](std::string_view id) {
+        const auto checks = checksOf(shoot);
+        return stateOf(setup, *check(checks, id));
+    };
+    tick();
+    EXPECT_EQ(reasonOf(takeAhead(shoot, setup)), "day 1");
+    EXPECT_EQ(stateNow("take-compensation"), TickState::Ticked);
+    setup = forNextTake(setup);
+    EXPECT_EQ(stateNow("take-compensation"), TickState::Open);
+    EXPECT_EQ(stateNow("take-automatic-white"), TickState::Open);
+    EXPECT_EQ(stateNow("lens"), TickState::Ticked) << "that is not for one take";
+    ShootDay day = dayOf(shoot, 1);
+    day.takes = {takesFromScenes(shoot, 1)[0], takesFromScenes(shoot, 1)[0]};
+    day.takes[0].id = "t1";
+    day.takes[0].name = "the doorway";
+    day.takes[1].id = "t2";
+    shoot.plan = {day};
+    tick();
+    EXPECT_EQ(reasonOf(takeAhead(shoot, setup)), "the doorway, t1 of day 1");
+    EXPECT_EQ(stateNow("take-compensation"), TickState::Ticked);
+    shoot.plan[0].takes[0].ran = Seconds(60);
+    EXPECT_EQ(stateNow("take-compensation"), TickState::Stale);
+    EXPECT_EQ(stateNow("lens"), TickState::Ticked);
+}
+
+// A bank on the card goes with the format, until it is written anew.
+TEST(Preroll, ABankOnAFormattedCardIsWrittenAnew) {
+    Shoot shoot = sample::bankShoot({sample::bank("1"), sample::bank("4", {}, BankPlace::Card)});
+    shoot.scenes.push_back(shoot.scenes[0]);
+    shoot.scenes[1].id = "tomorrow";
+    shoot.scenes[1].day = 2;
+    shoot.setups[0].bank = 1;
+    auto& later = sample::addSetup(shoot, "2A", 3200);
+    later.scene = "tomorrow";
+    later.bank = 2;
+    EXPECT_FALSE(check(checksOf(shoot, 0), "bank-gone"));
+    EXPECT_EQ(said(checksOf(shoot, 1), "bank-gone"),
+              "bank 4 is gone with the format: write it anew as 2A");
+    const auto plan = sample::planned(shoot);
+    const auto now = planWith(plan.problem, threadsOf(plan.problem, shoot));
+    CameraRecord record;
+    record.id = shoot.kit.cameras[0].id;
+    shoot.records = {withWritten(record, plan.problem, now, 1, "2026-05-01 18:00")};
+    EXPECT_TRUE(check(checksOf(shoot, 1), "bank-gone")) << "it was written the evening before";
+    for (const auto& one : checksOf(shoot, 1))
+        if (one.id == kCardPrepared)
+            later = ticked(later, one, "2026-05-02 06:10");
+    EXPECT_TRUE(check(checksOf(shoot, 1), "bank-gone"));
+    shoot.records[0] = withWritten(shoot.records[0], plan.problem, now, 1, "2026-05-02 06:20");
+    EXPECT_FALSE(check(checksOf(shoot, 1), "bank-gone"));
+    EXPECT_TRUE(check(checksOf(shoot, 1), "recall"));
+    ASSERT_EQ(shoot.records[0].earlier.size(), 1u) << "every writing stays on record";
+    EXPECT_EQ(shoot.records[0].earlier[0].when, "2026-05-01 18:00");
+}
+
+// By the name this body gives it, and not at all where it has none.
+TEST(StartingPoint, NamesARegionOfThisBody) {
+    Shoot shoot = sample::bankShoot({sample::bank("1")});
+    auto& camera = shoot.kit.cameras[0];
+    EXPECT_FALSE(check(startingPoint(shoot, camera), "start-region"));
+    camera.rateSets = {{"24.00", {FrameRate{Rational(24, 1)}}, {}},
+                       {"59.94", {FrameRate{Rational(60000, 1001)}}, {}}};
+    EXPECT_EQ(said(startingPoint(shoot, camera), "start-region"), "region 24.00");
+    shoot.setups[0].rate = FrameRate{Rational(60000, 1001)};
+    EXPECT_EQ(said(startingPoint(shoot, camera), "start-region"), "region 59.94");
+    shoot.setups[0].rate = FrameRate{Rational(25, 1)};
+    EXPECT_FALSE(check(startingPoint(shoot, camera), "start-region")) << "none of its own fits";
 }
 
 TEST(Preroll, SoundStandsWhereTheStandardsPutIt) {
@@ -173,7 +281,7 @@ TEST(Preroll, ABorrowedBodyStartsWhereOneKnowsWhatItDoes) {
     std::string order;
     for (const auto& one : checks)
         order += one.id + " ";
-    EXPECT_EQ(order, "start-record start-reset start-firmware start-region start-clock "
+    EXPECT_EQ(order, "start-record start-reset start-firmware start-clock "
                      "start-white start-bank-2 ");
     EXPECT_EQ(said(checks, "start-firmware"), "firmware 2.10: still that one?");
     EXPECT_EQ(said(checks, "start-white"), "switch off automatic white");

@@ -65,8 +65,8 @@ std::span<const KeyLine> BanksView::keys() const {
         {"B, 1, 2, 3", QT_TRANSLATE_NOOP("Help", "best banks; one bank a speed, a look, a scene")},
         {"W, E, D", QT_TRANSLATE_NOOP(
                         "Help", "bank written into the camera, note other settings, what differs")},
-        {"Tab to controls and checks; Return, Space",
-         QT_TRANSLATE_NOOP("Help", "choose a function, tick")},
+        {"Tab to controls and checks; Return, Space, N",
+         QT_TRANSLATE_NOOP("Help", "choose a function, tick, begin again for the next take")},
         {"P, C, K, PgUp, PgDn",
          QT_TRANSLATE_NOOP("Help", "pre-roll, controls and banks as cards, other camera")}};
     return kKeys;
@@ -112,7 +112,7 @@ void BanksView::layOut() {
     column->addWidget(m_scroll, 20);
     column->addWidget(secondaryLabel(
         tr("\u25c2 \u25b8 setup   \u25b4 \u25be bank   Return put it there   B best   W written   "
-           "E note settings   D what differs   Space tick   P print")));
+           "E note settings   D what differs   Space tick   N next take   P print")));
     auto* more = new MoreButton("banks-more");
     more->setMinimumWidth(64);
     head->addWidget(more);
@@ -158,6 +158,8 @@ void BanksView::addMore(MoreButton& more) {
     more.entry(tr("&Banks as a card\u2026\tK"), "banks-card", sheet("bank-card"));
     more.entry(tr("&Controls as a card\u2026\tC"), "banks-controls", sheet("control-card"));
     more.entry(tr("&Pre-roll as a card\u2026\tP"), "banks-preroll", sheet("preroll-card"));
+    more.entry(tr("N&ext take: begin again\tN"), "banks-next-take",
+               [this] { m_actions.beginNextTake(); });
     more.entry(tr("A &known starting point\u2026"), "banks-starting", sheet("starting-card"));
     more.menu()->addSeparator();
     more.entry(tr("What &differs\u2026\tD"), "banks-differs", sheet("record-card"));
@@ -283,13 +285,23 @@ void BanksView::refresh() {
     const int bank = chosen ? planner.threads()[*chosen] : -1;
     m_bank->showValue(bank < 0 ? QString()
                                : toQt(problem.banks[static_cast<std::size_t>(bank)].label));
-    m_prerollHead->setText(chosen
-                               ? tr("Pre-roll of %1").arg(toQt(problem.work.setups[*chosen].number))
-                               : tr("Pre-roll"));
+    m_prerollHead->setText(prerollHeading());
     m_board->refresh();
     m_plates->refresh();
     m_preroll->refresh();
     fitLower();
+}
+
+QString BanksView::prerollHeading() const {
+    const auto& planner = m_actions.planner();
+    const auto chosen = planner.selected();
+    const auto& shoot = m_actions.document().shoot();
+    const auto* setup =
+        chosen ? findSetup(shoot, planner.plan().problem.work.setups[*chosen].id) : nullptr;
+    return setup ? tr("Pre-roll of %1 \u00b7 %2")
+                       .arg(toQt(setup->number),
+                            toQt(reasonOf(takeAhead(shoot, *setup), translator())))
+                 : tr("Pre-roll");
 }
 
 void BanksView::fitLower() {
@@ -382,6 +394,8 @@ void BanksView::keyPressEvent(QKeyEvent* event) {
         return sheet("control-card");
     case Qt::Key_K:
         return sheet("bank-card");
+    case Qt::Key_N:
+        return m_actions.beginNextTake();
     case Qt::Key_Space:
         m_preroll->setFocus();
         return;

@@ -62,6 +62,7 @@ private:
     void stepCamera(int by);
     void putTarget(int bank);
     [[nodiscard]] QString costLine() const;
+    [[nodiscard]] QString prerollHeading() const; ///< with the take it is for
     [[nodiscard]] QString schoolLine() const;
 
     BankActions& m_actions;

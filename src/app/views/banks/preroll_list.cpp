@@ -167,7 +167,10 @@ void PrerollList::paintEvent(QPaintEvent*) {
                   QRectF(row.left() + 4, row.center().y() - kMarkSide / 2, kMarkSide, kMarkSide),
                   state);
         const double left = row.left() + kMarkSide + 12;
-        QString place = check.where ? toQt(reasonOf(*check.where, translator())) : QString();
+        QString beside = check.where ? toQt(reasonOf(*check.where, translator())) : QString();
+        const QString why = toQt(reasonOf(check.reason, translator()));
+        if (!why.isEmpty())
+            beside += (beside.isEmpty() ? QString() : QStringLiteral(" \u00b7 ")) + why;
         painter.setFont(Style::font(TextRole::Body));
         const QString text = toQt(reasonOf(check.text, translator()));
         const double room = row.right() - left - 4;
@@ -178,13 +181,13 @@ void PrerollList::paintEvent(QPaintEvent*) {
                                                     : t.ink);
         painter.drawText(QRectF(left, row.top(), room, row.height()),
                          int(Qt::AlignLeft) | int(Qt::AlignVCenter) | int(Qt::TextWordWrap), text);
-        if (place.isEmpty() || wide + 24 > room)
+        if (wide + 40 > room)
             continue;
         painter.setFont(Style::font(TextRole::Secondary));
         painter.setPen(t.muted);
         painter.drawText(QRectF(left + wide + 12, row.top(), room - wide - 12, row.height()),
                          Qt::AlignLeft | Qt::AlignVCenter,
-                         elided(place, painter.font(), room - wide - 12));
+                         elided(beside, painter.font(), room - wide - 12));
     }
 }
 

@@ -17,13 +17,18 @@ Finding aboutBank(const Case& now, std::size_t bank, FindingId id, Severity seve
     return finding;
 }
 
-// The first day after the shoot's first on which a setup recalls the bank: cards are formatted on
-// the mornings between (common practice, no source).
-const Visit* lostAt(const Case& now, std::size_t bank) {
-    const int first = dayNumbers(now.shoot).front();
-    for (const auto& visit : now.problem().work.visits)
-        if (visit.day > first && now.threads[visit.setup] == static_cast<int>(bank))
-            return &visit;
+// The first setup that recalls the bank after its card was formatted, and before it is written
+// anew.
+const WorkSetup* lostAt(const Case& now, std::size_t bank) {
+    const auto* written =
+        now.record ? findWritten(*now.record, now.problem().banks[bank].label) : nullptr;
+    for (const auto& visit : now.problem().work.visits) {
+        const auto& setup = now.setups()[visit.setup];
+        const auto format = now.formats.find(setup.id);
+        if (now.threads[visit.setup] == static_cast<int>(bank) && format != now.formats.end() &&
+            isGone(format->second, written))
+            return &setup;
+    }
     return nullptr;
 }
 
@@ -91,8 +96,12 @@ static void banksOnCard(const Case& now, Findings& out) {
         if (lost) {
             for (auto& fact : finding.facts)
                 if (fact.name == "setups")
-                    fact.value = now.setups()[lost->setup].number;
-            finding.facts.push_back({"day", lost->day});
+                    fact.value = lost->number;
+            const auto& format = now.formats.at(lost->id);
+            finding.facts.push_back({"day", format.day});
+            finding.facts.push_back(
+                {"formatted",
+                 ReasonList{{{format.inDay ? "format-between" : "format-morning", {}}}}});
         }
         out.push_back(std::move(finding));
     }

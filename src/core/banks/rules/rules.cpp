@@ -10,9 +10,11 @@ std::string Case::setupsOf(std::size_t bank) const {
     return numbers;
 }
 
-Case caseOf(const Shoot& shoot, const Camera& camera, const CameraPlan& plan, Threads threads) {
+Case caseOf(const Shoot& shoot, const Camera& camera, const CameraPlan& plan, Threads threads,
+            const CardFormats& formats) {
     auto now = planWith(plan.problem, threads);
-    return {shoot, camera, plan, std::move(threads), std::move(now), findRecord(shoot, camera.id)};
+    return {shoot,  camera, plan, std::move(threads), std::move(now), findRecord(shoot, camera.id),
+            formats};
 }
 
 Findings findingsOf(const Case& now) {

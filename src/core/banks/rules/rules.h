@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/banks/best_banks.h"
+#include "core/banks/card_formats.h"
 #include "core/judgement/finding.h"
 
 #include <span>
@@ -18,6 +19,7 @@ struct Case {
     Threads threads;
     BankPlan now; ///< of the threads
     const CameraRecord* record;
+    const CardFormats& formats;
 
     [[nodiscard]] const BankProblem& problem() const { return plan.problem; }
     [[nodiscard]] const std::vector<WorkSetup>& setups() const { return plan.problem.work.setups; }
@@ -25,7 +27,7 @@ struct Case {
     [[nodiscard]] std::string setupsOf(std::size_t bank) const;
 };
 [[nodiscard]] Case caseOf(const Shoot& shoot, const Camera& camera, const CameraPlan& plan,
-                          Threads threads);
+                          Threads threads, const CardFormats& formats);
 
 using Findings = std::vector<Finding>;
 using Rule = void (*)(const Case&, Findings&);

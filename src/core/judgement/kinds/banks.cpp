@@ -14,8 +14,7 @@ std::span<const FindingKind> banks() {
          "{cost}."},
         {FindingId::BankLost, "bank-lost", HelpPage::Banks, Topic::Camera, kCommonPractice,
          "Bank {bank} lies on the card",
-         "Formatting erases it. {setups} needs it on day {day}, and cards are formatted that "
-         "morning."},
+         "Formatting erases it. {setups} needs it on day {day}, and {formatted}."},
         {FindingId::BankOnCard, "bank-on-card", HelpPage::Banks, Topic::Camera, kCommonPractice,
          "Bank {bank} lies on the card",
          "{setups} has it before any card is formatted; after that it is gone."},

@@ -1,5 +1,6 @@
 #include "core/advice/offer.h"
 #include "core/facts/focus_limits.h"
+#include "core/facts/handling_reasons.h"
 #include "core/judgement/rules/rules.h"
 #include "core/kit/body_fields.h"
 #include "core/shoot/handling_of.h"
@@ -24,24 +25,6 @@ void offerWirelessOff(const Case& now, Finding& finding) {
               [](Setup& setup) { setup.wireless = false; });
 }
 
-Reason supportName(Support support) {
-    constexpr std::string_view kIds[] = {"", "support-tripod", "support-gimbal", "support-shoulder",
-                                         "support-hand"};
-    return {kIds[static_cast<int>(support)], {}};
-}
-
-// What an automatic does to a take: the body's own words, else what is usual.
-Reason effectOf(const Camera& camera, AutomaticKind kind) {
-    for (const auto& automatic : camera.body.automatics)
-        if (automatic.kind == kind && !automatic.effect.empty())
-            return named(automatic.effect);
-    constexpr std::string_view kIds[] = {
-        "automatic-exposure", "automatic-iso",   "automatic-white",     "automatic-slow",
-        "automatic-range",    "automatic-zoom",  "automatic-eye",       "automatic-power",
-        "automatic-touch",    "automatic-noise", "automatic-sharpening"};
-    return {kIds[static_cast<int>(kind)], {}};
-}
-
 void offerAutomaticOff(const Case& now, Finding& finding, AutomaticKind kind) {
     offerHand(now, finding, RemedyId::AutomaticOff, {{"automatic", kind}}, [&](Setup& setup) {
         std::erase_if(setup.automatics, [&](const auto& left) { return left.kind == kind; });
@@ -57,7 +40,7 @@ static void stabiliserAgainstSupport(const Case& now, Findings& out) {
         return;
     Finding finding{*wanted ? FindingId::StabiliserOffInHand : FindingId::StabiliserOnSupport,
                     Severity::Caution,
-                    {{"support", ReasonList{{supportName(handling.support)}}}}};
+                    {{"support", ReasonList{{wordOf(handling.support)}}}}};
     offerHand(now, finding, *wanted ? RemedyId::StabiliserOn : RemedyId::StabiliserOff, {},
               [](Setup& setup) { setup.stabiliser = Stabiliser::AsSupport; });
     out.push_back(std::move(finding));
