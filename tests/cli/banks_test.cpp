@@ -68,8 +68,8 @@ TEST(CliPreroll, ListsWhatToCheckWithReasonsAndPlaces) {
         EXPECT_FALSE(check["text"].get<std::string>().empty());
         EXPECT_FALSE(check["reason"].get<std::string>().empty());
     }
-    for (const char* id : {"card", "battery", "region", "recall", "bank-changed", "take-automatic-white",
-                           "hand-stabiliser", "sound"})
+    for (const char* id : {"card", "battery", "region", "recall", "bank-changed",
+                           "take-automatic-white", "hand-stabiliser", "sound"})
         EXPECT_TRUE(ids.contains(id)) << id;
     const auto borrowed = asked({"preroll", kShoot, "--borrowed", "pip"});
     EXPECT_EQ(borrowed["checks"][0]["id"], "start-record");

@@ -1,5 +1,6 @@
 #include "core/banks/preroll.h"
 #include "cli/verb.h"
+#include "core/banks/starting_point.h"
 #include "core/day/plan_day.h"
 #include "core/facts/evaluate.h"
 #include "core/shoot/take_line.h"

@@ -19,9 +19,6 @@ namespace bslate {
                                            const CameraPlan& camera, const BankPlan& now,
                                            const DayPlan* day = nullptr);
 
-/// A body that comes from somebody else: how to bring it to where one knows what it does.
-[[nodiscard]] std::vector<Check> startingPoint(const Shoot& shoot, const Camera& camera);
-
 /// The next take of a setup that has not run, as words for the pre-roll: what is bound to a take is
 /// ticked for that one. "day 2" where none is planned.
 [[nodiscard]] Reason takeAhead(const Shoot& shoot, const Setup& setup);

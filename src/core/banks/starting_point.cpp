@@ -1,5 +1,5 @@
-#include "core/banks/preroll.h"
-#include "core/cadence/rates.h"
+#include "core/banks/starting_point.h"
+
 #include "core/kit/body_fields.h"
 
 #include <algorithm>
@@ -7,8 +7,7 @@
 namespace bslate {
 namespace {
 
-// The region of the body, by its own name, that offers the most of the rates its setups want; the
-// project's where it has none yet. Empty for a body without regions, or where none offers any.
+// By the project's rate where the body has no setups yet; empty where no region offers any.
 std::string regionFor(const Shoot& shoot, const Camera& camera) {
     std::vector<FrameRate> wanted;
     for (const auto& setup : shoot.setups)

@@ -1,6 +1,7 @@
 #include "core/words/bank_cards.h"
 
 #include "core/banks/bank_record.h"
+#include "core/banks/starting_point.h"
 #include "core/kit/body_fields.h"
 #include "core/quantity/print.h"
 #include "core/words/body_words.h"

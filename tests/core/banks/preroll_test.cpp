@@ -3,6 +3,7 @@
 #include "core/banks/card_formats.h"
 #include "core/banks/preroll.h"
 #include "core/banks/sample_banks.h"
+#include "core/banks/starting_point.h"
 #include "core/day/plan_day.h"
 #include "core/facts/sound_reference.h"
 #include "core/shoot/take_line.h"
