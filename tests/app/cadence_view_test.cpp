@@ -165,6 +165,7 @@ TEST_F(CadenceStep, LampsAreAddedDraggedSteppedTypedAndDeleted) {
     QTest::keyClicks(edit, QStringLiteral("strip 250Hz duty0%"));
     QTest::keyClick(edit, Qt::Key_Return);
     EXPECT_EQ(lamps()[2].duty, Fraction(0.2)) << "refused";
+    EXPECT_EQ(edit->text(), QStringLiteral("strip 250Hz duty0%")) << "to be mended";
     EXPECT_TRUE(window->notice().message().contains(QStringLiteral("duty")));
     block.setFocus();
     QTest::keyClick(&block, Qt::Key_Delete);

@@ -123,10 +123,16 @@ TEST_F(WhitePage, LightsAreAddedTypedAndDeletedAndSharesAreHeldTogether) {
     EXPECT_EQ(scene().lamps.size(), 3u) << "refused";
     EXPECT_NE(said().find("100 %"), std::string::npos) << said();
     EXPECT_EQ(scene().lamps[2].share, Fraction(0));
+    auto* line = view().findChild<QLineEdit*>(QStringLiteral("white-lamp"));
+    EXPECT_TRUE(line->isVisible()) << "to be mended";
+    EXPECT_EQ(line->text(), QStringLiteral("practical bulbs 2700K share20%"));
+    QTest::keyClick(line, Qt::Key_Escape);
+    EXPECT_FALSE(line->isVisible());
     press(Qt::Key_Return);
     enterLine("white-lamp", "practical bulbs 500K");
     EXPECT_NE(said().find("1667K"), std::string::npos) << said();
     EXPECT_EQ(scene().lamps[2].colour->cct, Kelvin(2700));
+    QTest::keyClick(line, Qt::Key_Escape);
     press(Qt::Key_Delete);
     EXPECT_EQ(scene().lamps.size(), 2u);
     press(Qt::Key_L);

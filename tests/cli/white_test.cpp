@@ -57,17 +57,19 @@ TEST(WhiteVerb, WrongEntriesSayWhatWasExpected) {
     const struct {
         std::vector<std::string> args;
         const char* says;
-    } wrong[] = {{{"white"}, "one of --xy"},
-                 {{"white", "--xy", "0.3"}, "x and y"},
-                 {{"white", "--xy", "0.1,0.8"}, "no colour temperature"},
-                 {{"white", "--xy", "0.9,0.9"}, "at most 1"},
-                 {{"white", "--from", "500K", "--to", "5500K"}, "1667K"},
-                 {{"white", "--from", "90000K", "--to", "5500K"}, "40000K"},
-                 {{"white", "--from", "3200K"}, "--to"},
-                 {{"white", "--from", "3200K,0.2", "--to", "5500K"}, "0.05"},
-                 {{"white", "--xy", "0.3,0.3", kShoot}, "one of --xy"},
-                 {{"white", "--from", "3200K", "--to", "5600K", "--kit", kKit, "--camera", "none"},
-                  "tarn-6"}};
+    } wrong[] = {
+        {{"white"}, "one of --xy"},
+        {{"white", "--from", "3200K", "--to", "5600K", "--bits", "8"}, "--kit FILE --profile"},
+        {{"white", "--xy", "0.3"}, "x and y"},
+        {{"white", "--xy", "0.1,0.8"}, "no colour temperature"},
+        {{"white", "--xy", "0.9,0.9"}, "at most 1"},
+        {{"white", "--from", "500K", "--to", "5500K"}, "1667K"},
+        {{"white", "--from", "90000K", "--to", "5500K"}, "40000K"},
+        {{"white", "--from", "3200K"}, "--to"},
+        {{"white", "--from", "3200K,0.2", "--to", "5500K"}, "0.05"},
+        {{"white", "--xy", "0.3,0.3", kShoot}, "one of --xy"},
+        {{"white", "--from", "3200K", "--to", "5600K", "--kit", kKit, "--camera", "none"},
+         "tarn-6"}};
     for (const auto& row : wrong) {
         const auto done = ran(row.args);
         EXPECT_EQ(done.code, 2) << row.says;

@@ -165,8 +165,9 @@ void BankActions::choose(std::size_t control, std::optional<Function> function) 
     Edit edit;
     edit.kit = m_document.shoot().kit;
     for (auto& own : edit.kit->cameras)
-        if (own.id == camera->id && control < own.body.controls.size())
-            own.body.controls[control].chosen = function;
+        if (own.id == camera->id)
+            own.body =
+                withChosen(std::move(own.body), m_planner.plan().controls, control, function);
     m_document.edit(tr("Choose what a control does"), applied(m_document.shoot(), edit));
 }
 

@@ -65,7 +65,8 @@ Kit MyKit::forNewShoot() {
     if (!own)
         emit refused(tr("My kit cannot be read, so this shoot begins without it: %1")
                          .arg(messageOf(own.error())));
-    return own && !holdsNothing(*own) ? *own : plainKit();
+    auto both = own ? withAllOf(plainKit(), *own) : plainKit();
+    return both ? *std::move(both) : *own;
 }
 
 std::vector<PartBeside> MyKit::besides() const {

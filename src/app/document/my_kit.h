@@ -19,8 +19,8 @@ public:
     /// As its file is now; empty where nothing was ever kept.
     [[nodiscard]] Result<Kit> kit() const;
     [[nodiscard]] bool isEmpty() const;
-    /// What a new shoot begins with: this kit, or open standards alone where there is none. A file
-    /// that cannot be read is told of.
+    /// What a new shoot begins with: open standards, and this kit with them. A file that cannot be
+    /// read is told of.
     [[nodiscard]] Kit forNewShoot();
 
     /// Every part of the shoot's kit beside this one; empty when its file cannot be read.

@@ -23,7 +23,8 @@ DragField::DragField(const Style& style, QuantityEdit::Check check, int pixelsPe
         emit typed(text);
     });
     connect(m_edit, &QuantityEdit::refused, this, [this, close](const QString& message) {
-        close();
+        if (!m_edit->keepsRefused())
+            close();
         emit refused(message);
     });
     connect(m_edit, &QuantityEdit::leftUnchanged, this, close);

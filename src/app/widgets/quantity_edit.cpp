@@ -45,7 +45,10 @@ void QuantityEdit::commit() {
         return;
     }
     if (const auto problem = m_check(typed)) {
-        setText(m_shown);
+        if (m_keepsRefused)
+            setModified(true);
+        else
+            setText(m_shown);
         emit refused(*problem);
         return;
     }

@@ -22,6 +22,10 @@ public:
     /// Shows a value without committing anything.
     void showValue(const QString& text);
 
+    /// A refused text stays to be mended, as a whole line should; Escape gives the old one back.
+    void keepRefused() { m_keepsRefused = true; }
+    [[nodiscard]] bool keepsRefused() const { return m_keepsRefused; }
+
 signals:
     void entered(const QString& text);
     void refused(const QString& message);
@@ -36,6 +40,7 @@ private:
 
     Check m_check;
     QString m_shown;
+    bool m_keepsRefused = false;
 };
 
 /// One with the names by which tests and assistive technology know it.

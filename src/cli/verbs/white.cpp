@@ -90,6 +90,11 @@ Result<Response> responseFrom(const WhiteOptions& options) {
                                            : wholeOf("--bits", options.bits, 8, 16, "8 to 16");
     if (!bits)
         return bits.error();
+    const bool asksForCodes = !options.bits.empty() || !options.profile.empty();
+    if (asksForCodes && (options.kit.empty() || options.profile.empty()))
+        return usage(options.bits.empty() ? "--profile" : "--bits",
+                     options.bits.empty() ? options.profile : options.bits,
+                     "the profile whose codes are counted, and its kit: --kit FILE --profile ID");
     if (options.kit.empty())
         return response;
     const auto kit = io::loadKit(options.kit);
@@ -171,6 +176,7 @@ Json lightsJson(const Scene& scene, const WhiteFacts& white) {
                         {"share", light.share.value()},
                         {"behind", light.behind.value()},
                         {"usual", light.usual},
+                        {"between_k", Json::array({light.warmest.value(), light.coolest.value()})},
                         {"gel_loss_stops", light.loss.value()}});
     return list;
 }
@@ -227,14 +233,28 @@ std::vector<Finding> aboutWhite(const Verdict& verdict) {
     return some;
 }
 
-void tellSetup(const WhiteDial& dial, const Scene& scene, const WhiteFacts& white,
-               const WhiteChoices& choices, std::ostream& out) {
+// What the camera is left to do to it; none where it stays as it is set.
+std::optional<LeftAutomatic> automaticWhite(const Setup& setup) {
+    for (const auto& left : setup.automatics)
+        if (left.kind == AutomaticKind::White)
+            return left;
+    return std::nullopt;
+}
+
+void tellSetup(const WhiteDial& dial, const Setup& setup, const Scene& scene,
+               const WhiteFacts& white, const WhiteChoices& choices, std::ostream& out) {
     out << "white " << print(dial, white.set) << (white.baked ? ", baked" : ", a note") << "\n";
+    if (const auto left = automaticWhite(setup))
+        out << "left to the camera: " << spell({*left})
+            << "; what is said of the white above holds while it stands there\n";
     for (const auto& light : white.lights) {
         const auto name = nameOf(scene, light);
         out << (name.empty() ? "the light" : name) << "  " << print(light.colour)
-            << (light.usual ? " (usual)" : "") << ", " << print(light.share) << " of the subject, "
-            << print(light.behind) << " of the background\n";
+            << (light.usual
+                    ? " (usual, " + print(light.warmest) + " to " + print(light.coolest) + ")"
+                    : "")
+            << ", " << print(light.share) << " of the subject, " << print(light.behind)
+            << " of the background\n";
     }
     const auto choice = [&](const char* what, const std::optional<WhiteSetting>& setting) {
         if (setting)
@@ -265,7 +285,7 @@ Result<int> tellOfSetup(const WhiteOptions& options, Output& output) {
     const auto choices = whiteChoices(*context, at.white);
     const auto findings = aboutWhite(verdict);
     if (!output.json) {
-        tellSetup(dial, *context->scene, at.white, choices, output.text);
+        tellSetup(dial, found->setup(), *context->scene, at.white, choices, output.text);
         tellFindings(findings, output.text);
         return 0;
     }
@@ -275,6 +295,7 @@ Result<int> tellOfSetup(const WhiteOptions& options, Output& output) {
     output.write(Json{{"setup", found->setup().number},
                       {"white", settingJson(dial, at.white.set)},
                       {"baked", at.white.baked},
+                      {"automatic", automaticWhite(found->setup()).has_value()},
                       {"generic_sensor", at.white.generic},
                       {"lights", lightsJson(*context->scene, at.white)},
                       {"setting", Json{{"key", choice(choices.key)},

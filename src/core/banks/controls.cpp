@@ -131,6 +131,30 @@ ControlPlan controlsOf(const Body& body, const std::vector<FunctionNeed>& needs)
     return plan;
 }
 
+std::optional<std::size_t> chosenElsewhere(const Body& body, std::size_t control,
+                                           Function function) {
+    for (std::size_t i = 0; i < body.controls.size(); ++i)
+        if (i != control && body.controls[i].chosen == function)
+            return i;
+    return std::nullopt;
+}
+
+Body withChosen(Body body, const ControlPlan& plan, std::size_t control,
+                std::optional<Function> function) {
+    if (control >= body.controls.size())
+        return body;
+    const auto other = function ? chosenElsewhere(body, control, *function) : std::nullopt;
+    body.controls[control].chosen = function;
+    if (!other)
+        return body;
+    const auto given = control < plan.uses.size() ? plan.uses[control].function : std::nullopt;
+    auto& taker = body.controls[*other];
+    const bool takes =
+        given && std::find(taker.takes.begin(), taker.takes.end(), *given) != taker.takes.end();
+    taker.chosen = takes ? given : std::nullopt;
+    return body;
+}
+
 Seconds withoutPlace(Function function) {
     return function == Function::Iris ? kByDial : function == Function::Nd ? kByButton : kByMenu;
 }

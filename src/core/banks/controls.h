@@ -41,6 +41,14 @@ struct ControlPlan {
 /// the own menu; its last page is for format alone where there are two pages or more.
 [[nodiscard]] ControlPlan controlsOf(const Body& body, const std::vector<FunctionNeed>& needs);
 
+/// The control, other than this one, that the user gave a function; none where nobody did.
+[[nodiscard]] std::optional<std::size_t> chosenElsewhere(const Body& body, std::size_t control,
+                                                         Function function);
+/// The body with a function chosen for a control, or none. Another control that had it by choice
+/// gets what this one did, where it takes that; else the plan says.
+[[nodiscard]] Body withChosen(Body body, const ControlPlan& plan, std::size_t control,
+                              std::optional<Function> function);
+
 /// To change a setting by a practised hand (common practice, no source): a dial, ring or lever 1 s,
 /// a button, touch or quick menu 3 s, a menu page 10 s, a region that restarts the body 20 s.
 inline constexpr Seconds kByDial{1}, kByButton{3}, kByMenu{10}, kByRestart{20};

@@ -184,6 +184,19 @@ std::vector<PulsedLight> lightsOf(const Scene& scene, Hertz mains) {
     return lights;
 }
 
+// The kind of a lamp by what else its line tells; none for a line that tells nothing of light.
+static std::optional<LampKind> kindWithoutWord(const Lamp& lamp) {
+    if (!lamp.harmonics.empty())
+        return LampKind::Measured;
+    for (const auto& [typed, isName] : lineWords(lamp.name))
+        for (const auto& known : kLampNouns)
+            if (!isName && known.word == lowered(typed))
+                return known.kind;
+    if (lamp.pulses)
+        return LampKind::DimmedLed;
+    return lamp.colour && !lamp.name.empty() ? std::optional(LampKind::Steady) : std::nullopt;
+}
+
 Result<Lamp> parseLampLine(std::string_view text) {
     LampReader reader;
     for (const auto& [typed, isName] : lineWords(text.substr(0, 400))) {
@@ -196,12 +209,10 @@ Result<Lamp> parseLampLine(std::string_view text) {
     Lamp& lamp = reader.lamp;
     if (reader.x)
         return Error{ErrorCode::Usage, {}, {}, *reader.x, "its y after it, such as x0.38 y0.377"};
-    if (!reader.kindSeen && !lamp.harmonics.empty())
-        lamp.kind = LampKind::Measured;
-    else if (!reader.kindSeen && lamp.pulses)
-        lamp.kind = LampKind::DimmedLed;
-    else if (!reader.kindSeen)
+    const auto kind = reader.kindSeen ? std::optional(lamp.kind) : kindWithoutWord(lamp);
+    if (!kind)
         return Error{ErrorCode::EmptyText, {}, {}, shortened(text), kExpected};
+    lamp.kind = *kind;
     if (lamp.kind == LampKind::Measured && lamp.harmonics.empty())
         return Error{ErrorCode::EmptyText,
                      {},
@@ -270,19 +281,8 @@ Result<Scene> withLamp(Scene scene, std::optional<std::size_t> at, const Lamp& l
             return Error{ErrorCode::OutOfRange, {}, {}, lamp.name, "at most 64 lamps in a scene"};
         scene.lamps.push_back(lamp);
     }
-    for (const auto& [share, what] :
-         {std::pair(&Lamp::share, "subject"), std::pair(&Lamp::behind, "background")}) {
-        double sum = 0;
-        for (const auto& one : scene.lamps)
-            sum += (one.*share).value_or(Fraction(0)).value();
-        if (sum > 1 + 1e-9)
-            return Error{ErrorCode::OutOfRange,
-                         {},
-                         {},
-                         print(Fraction(sum)),
-                         std::string("shares of the light on the ") + what +
-                             " that make no more than 100 % together"};
-    }
+    if (const auto over = overlit(scene.lamps))
+        return Error{ErrorCode::OutOfRange, {}, {}, print(over->sum), expectedInsteadOf(*over)};
     return scene;
 }
 

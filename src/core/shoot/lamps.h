@@ -27,8 +27,9 @@ namespace bslate {
 /// `measured`, `steady`), `100Hz`, `depth70%`, `duty25%`, harmonics `h1:40%`; its colour
 /// (`4100K duv+0.012`, `x0.38 y0.377`, `>3200K` where it goes to) and gels (`gel:ID`); `share70%`
 /// on the subject, `behind30%` on the background; `key`, `fill`, `kicker` or `back`; the rest is
-/// its name. A frequency alone means a dimmed LED, harmonics alone a measured lamp. The piece that
-/// cannot be read is in `got`.
+/// its name. Without a kind a `bulb`, `tube`, `panel` or `candle` in the name tells it; harmonics
+/// alone mean a measured lamp, a frequency alone a dimmed LED, a name with a colour a steady one.
+/// The piece that cannot be read is in `got`.
 [[nodiscard]] Result<Lamp> parseLampLine(std::string_view text);
 
 /// The scene with a lamp in the place of another, or after all of them. Patches that it lights

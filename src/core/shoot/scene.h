@@ -160,6 +160,16 @@ struct Scene {
     return patch;
 }
 
+/// Lamps that give more than all of the light on something.
+struct Overlit {
+    const char* what; ///< "subject" or "background"
+    Fraction sum;
+};
+/// None where the shares that are told make 100 % or less.
+[[nodiscard]] std::optional<Overlit> overlit(const std::vector<Lamp>& lamps);
+/// What such shares should be, for an error.
+[[nodiscard]] std::string expectedInsteadOf(const Overlit& over);
+
 /// The scene's grey card, or null.
 [[nodiscard]] const Patch* greyCard(const Scene& scene);
 

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/quantity/print.h"
 #include "core/quantity/spelled.h"
 #include "core/shoot/scene.h"
 
@@ -191,6 +192,11 @@ struct Described<Scene> {
         spared("ambient", &Scene::ambient, as::kCelsius, "Air"),
         written("patches", &Scene::patches,
                 form::List{form::Object<Patch>{}, kMostPatches, "patches in a scene"}, "Patches")};
+    static std::optional<FieldFault> check(const Scene& scene) {
+        if (const auto over = overlit(scene.lamps))
+            return FieldFault{"lamps", print(over->sum), expectedInsteadOf(*over)};
+        return std::nullopt;
+    }
     static void complete(Scene& scene) {
         if (scene.soundBy != SoundBy::None)
             return;

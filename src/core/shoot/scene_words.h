@@ -32,6 +32,11 @@ inline constexpr std::array kLampWords = {
     LampWord{"rectified", LampKind::Rectified}, LampWord{"measured", LampKind::Measured},
     LampWord{"steady", LampKind::Steady}};
 
+/// Names that tell the kind where no word of it stands; they stay in the name.
+inline constexpr std::array kLampNouns = {
+    LampWord{"bulb", LampKind::Filament}, LampWord{"candle", LampKind::Steady},
+    LampWord{"tube", LampKind::Ballast}, LampWord{"panel", LampKind::Electronic}};
+
 struct SideWord {
     std::string_view word;
     LightSide side;

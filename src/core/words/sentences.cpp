@@ -315,6 +315,8 @@ constexpr Sentence kDials[] = {
     {"frame-deeper", "At {bits} bits it would be {area}"},
     {"frame-uncoded", "Without the codec it would be {area}"},
     {"frame-exposed-more", "More light on it, or a milder grade, hides them"},
+    {"light-stands", "It stands at"},
+    {"light-usual", "Nobody measured it: usual is {warmest} to {coolest}, taken as"},
     {"effect-white", "leaves {mired} and {duv#} of Duv"},
     {"effect-gel", "leaves {mired} and {duv#} of Duv, costs {loss}"},
     {"ratio-key-fill", "Key to fill"},

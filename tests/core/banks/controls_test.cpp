@@ -119,6 +119,31 @@ TEST(Controls, WhatIsPrintedStaysAndNothingIsTwice) {
     EXPECT_NE(chosen.uses[2].function, Function::Iris);
 }
 
+// Two controls want one function: they exchange, and neither is told that it has what it has not.
+TEST(Controls, AFunctionChosenTwiceIsExchanged) {
+    Body body;
+    const std::vector<Function> both = {Function::Iris, Function::White};
+    body.controls = {control("Front", ControlKind::Dial, ControlPlace::Finger, both),
+                     control("Rear", ControlKind::Dial, ControlPlace::Thumb, both),
+                     control("Top", ControlKind::Button, ControlPlace::Top, {Function::White})};
+    const std::vector<FunctionNeed> needs = {{Function::Iris, 9, 0}, {Function::White, 5, 0}};
+    body.controls[0].chosen = Function::Iris;
+    body.controls[1].chosen = Function::White;
+    EXPECT_EQ(chosenElsewhere(body, 1, Function::Iris), 0u);
+    EXPECT_FALSE(chosenElsewhere(body, 0, Function::Iris)) << "itself is no other";
+    const auto changed = withChosen(body, controlsOf(body, needs), 1, Function::Iris);
+    EXPECT_EQ(changed.controls[0].chosen, Function::White);
+    EXPECT_EQ(changed.controls[1].chosen, Function::Iris);
+    const auto plan = controlsOf(changed, needs);
+    EXPECT_EQ(plan.uses[0].function, Function::White);
+    EXPECT_EQ(plan.uses[1].function, Function::Iris);
+    // The button cannot take the iris back: the plan says what it does.
+    const auto top = withChosen(changed, plan, 2, Function::White);
+    EXPECT_EQ(top.controls[2].chosen, Function::White);
+    EXPECT_EQ(top.controls[0].chosen, std::nullopt) << "the button did nothing before";
+    EXPECT_EQ(withChosen(top, plan, 2, std::nullopt).controls[2].chosen, std::nullopt);
+}
+
 TEST(Controls, AreNeededForWhatTheTakesAskOf) {
     Shoot shoot = sample::bankShoot({sample::bank("1")});
     auto& scene = shoot.scenes[0];

@@ -46,6 +46,17 @@ const Remedy* remedyOf(const Finding& finding, RemedyId id) {
     return at == finding.remedies.end() ? nullptr : &*at;
 }
 
+TEST(WhiteRules, AColourNobodyMeasuredStandsNowhere) {
+    Shoot shoot = workshop();
+    shoot.scenes[0].lamps[0].colour.reset();
+    shoot.scenes[0].lamps[0].kind = LampKind::Ballast;
+    const auto green = saidOf(shoot, "light-green:tubes");
+    ASSERT_TRUE(green);
+    EXPECT_EQ(reasonOf(*green).find("It stands at"), std::string::npos) << reasonOf(*green);
+    EXPECT_NE(reasonOf(*green).find("usual is 3500 K to 4500 K"), std::string::npos)
+        << reasonOf(*green);
+}
+
 TEST(WhiteRules, TubesAreGreenUntilTintAnswersThem) {
     Shoot shoot = workshop();
     const auto green = saidOf(shoot, "light-green:tubes");

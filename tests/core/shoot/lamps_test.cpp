@@ -55,6 +55,30 @@ TEST(LampLine, SharesOfASceneMakeNoMoreThanAll) {
     EXPECT_FALSE(withLamp(scene, std::nullopt, *parseLampLine("c steady")).ok());
 }
 
+// Any name with a colour is a lamp; what is called a bulb, tube or panel is one.
+TEST(LampLine, ANameAndAColourAreEnough) {
+    const struct {
+        const char* line;
+        const char* name;
+        LampKind kind;
+    } typed[] = {{"bulb 2800K", "bulb", LampKind::Filament},
+                 {"LED panel 3200K share30% key", "LED panel", LampKind::Electronic},
+                 {"backlight 5600K share50%", "backlight", LampKind::Steady},
+                 {"old tube 100Hz", "old tube", LampKind::Ballast},
+                 {"Panel x0.38 y0.377", "Panel", LampKind::Electronic},
+                 {"panel tubes 4100K", "panel", LampKind::Ballast}};
+    for (const auto& one : typed) {
+        const auto lamp = parseLampLine(one.line);
+        ASSERT_TRUE(lamp.ok()) << one.line;
+        EXPECT_EQ(lamp->name, one.name);
+        EXPECT_EQ(lamp->kind, one.kind) << one.line;
+        const auto again = parseLampLine(lineOf(*lamp));
+        ASSERT_TRUE(again.ok()) << lineOf(*lamp);
+        EXPECT_EQ(*again, *lamp) << lineOf(*lamp);
+    }
+    EXPECT_FALSE(parseLampLine("2800K").ok()) << "which lamp?";
+}
+
 TEST(LampLine, WrongPiecesAreNamed) {
     const struct {
         const char* line;

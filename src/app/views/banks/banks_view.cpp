@@ -225,10 +225,15 @@ QMenu* BanksView::functionMenu(int control) {
     if (own.printed &&
         std::find(functions.begin(), functions.end(), *own.printed) == functions.end())
         functions.insert(functions.begin(), *own.printed);
-    for (const auto function : functions)
-        add(own.printed == function ? tr("%1 (printed)").arg(toQt(nameOf(function, translator())))
-                                    : toQt(nameOf(function, translator())),
+    for (const auto function : functions) {
+        const auto name = toQt(nameOf(function, translator()));
+        const auto other = chosenElsewhere(camera->body, at, function);
+        add(other
+                ? tr("%1, in exchange with %2").arg(name, toQt(camera->body.controls[*other].label))
+            : own.printed == function ? tr("%1 (printed)").arg(name)
+                                      : name,
             function, own.chosen == function);
+    }
     return menu;
 }
 

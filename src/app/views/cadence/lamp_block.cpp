@@ -29,6 +29,7 @@ QString factsOf(const PulsedLight& light) {
 
 LampBlock::LampBlock(const Style& style, QuantityEdit::Check check, QWidget* parent)
     : DragField(style, std::move(check), kPixelsPerHertz, parent) {
+    edit().keepRefused();
     setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
     edit().setObjectName(QStringLiteral("lamp-line"));
     edit().setAccessibleName(tr("Lamp"));

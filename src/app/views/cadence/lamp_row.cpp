@@ -30,7 +30,8 @@ LampRow::LampRow(Actions& actions, const Style& style, QWidget* parent)
     , m_row(new QHBoxLayout(this))
     , m_add(new QPushButton(tr("+ lamp (L)")))
     , m_measure(new QPushButton(tr("from a clip\u2026")))
-    , m_new(new QuantityEdit(&LampRow::problemWith)) {
+    , m_new(new QuantityEdit(
+          [this](const QString& line) { return problemWith(line, std::nullopt); })) {
     setObjectName(QStringLiteral("lamp-row"));
     m_row->setContentsMargins(static_cast<int>(kRowHead), 0, 0, 0);
     m_row->setSpacing(8);
@@ -50,17 +51,17 @@ LampRow::LampRow(Actions& actions, const Style& style, QWidget* parent)
     m_row->addStretch(1);
     connect(m_add, &QPushButton::clicked, this, &LampRow::addLamp);
     connect(m_new, &QuantityEdit::entered, this, &LampRow::enterNew);
-    connect(m_new, &QuantityEdit::refused, this, [this](const QString& message) {
-        m_new->hide();
-        emit refused(message);
-    });
+    connect(m_new, &QuantityEdit::refused, this, &LampRow::refused);
+    m_new->keepRefused();
     connect(m_new, &QuantityEdit::leftUnchanged, m_new, &QWidget::hide);
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
-std::optional<QString> LampRow::problemWith(const QString& line) {
+std::optional<QString> LampRow::problemWith(const QString& line,
+                                            std::optional<std::size_t> index) const {
     const auto lamp = parseLampLine(fromQt(line));
-    return lamp ? std::nullopt : std::optional(messageOf(lamp.error()));
+    const auto* scene = m_actions.document().scene();
+    return lamp && scene ? problemOf(withLamp(*scene, index, *lamp)) : problemOf(lamp);
 }
 
 void LampRow::refresh() {
@@ -81,7 +82,8 @@ void LampRow::refresh() {
 }
 
 LampBlock* LampRow::makeBlock(std::size_t index) {
-    auto* block = new LampBlock(m_style, &LampRow::problemWith, this);
+    auto* block = new LampBlock(
+        m_style, [this, index](const QString& line) { return problemWith(line, index); }, this);
     block->setObjectName(QStringLiteral("lamp-%1").arg(index));
     m_row->insertWidget(static_cast<int>(index), block);
     wire(*block, index);

@@ -47,7 +47,9 @@ private:
                     const std::function<void(Lamp&)>& change, int drag = 0);
     void enterNew(const QString& line);
     void putNew(const QString& name, const Lamp& lamp);
-    [[nodiscard]] static std::optional<QString> problemWith(const QString& line);
+    /// What is wrong with a line in the place of a lamp, or as one more.
+    [[nodiscard]] std::optional<QString> problemWith(const QString& line,
+                                                     std::optional<std::size_t> index) const;
 
     Actions& m_actions;
     const Style& m_style;

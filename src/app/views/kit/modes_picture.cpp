@@ -19,10 +19,6 @@ constexpr double kModeRow = 24, kModeHead = 22;         // a row is taller where
 constexpr double kNames = 148, kCrop = 70, kAngle = 54; // columns before the rates
 constexpr double kWidestColumn = 110;
 
-int columnOf(FrameRate rate) {
-    return static_cast<int>(std::lround(rate.toDouble()));
-}
-
 DataRate most(const Camera& camera) {
     DataRate rate{1};
     for (const auto& mode : camera.modes)
@@ -55,11 +51,11 @@ void ModesPicture::show(const Camera& camera, std::optional<Millimetres> focal) 
     update();
 }
 
-std::vector<int> ModesPicture::columns() const {
-    std::set<int> rates;
+std::vector<FrameRate> ModesPicture::columns() const {
+    std::set<FrameRate> rates;
     for (const auto& mode : m_camera.modes)
         for (const auto& option : mode.rates)
-            rates.insert(columnOf(option.rate));
+            rates.insert(option.rate);
     return {rates.begin(), rates.end()};
 }
 
@@ -91,7 +87,7 @@ void ModesPicture::paintMode(QPainter& painter, const RecordingMode& mode,
         painter.fillRect(cell, t.deep);
         DataRate rate{0};
         for (const auto& option : mode.rates)
-            if (columnOf(option.rate) == rates[i])
+            if (option.rate == rates[i])
                 rate = std::max(rate, option.bitRate);
         if (rate.value() <= 0)
             continue;
@@ -117,7 +113,7 @@ void ModesPicture::paintEvent(QPaintEvent*) {
                             painter.font(), left - 8));
     for (std::size_t i = 0; i < rates.size(); ++i)
         painter.drawText(QRectF(left + double(i) * wide, 0, wide, kModeHead), Qt::AlignCenter,
-                         QString::number(rates[i]));
+                         elided(toQt(print(rates[i])), painter.font(), wide - 2));
     const auto rows =
         std::max<std::size_t>(1, static_cast<std::size_t>((height() - kModeHead) / kModeRow));
     const double high = std::clamp((height() - kModeHead) / double(m_camera.modes.size()), kModeRow,

@@ -27,7 +27,7 @@ protected:
     void paintEvent(QPaintEvent* event) override;
 
 private:
-    [[nodiscard]] std::vector<int> columns() const;
+    [[nodiscard]] std::vector<FrameRate> columns() const;
     void paintMode(QPainter& painter, const RecordingMode& mode, const QRectF& row) const;
 
     const Style& m_style;

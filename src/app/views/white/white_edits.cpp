@@ -141,6 +141,12 @@ void WhiteView::typeLight(std::optional<std::size_t> lamp) {
     m_line->selectAll();
 }
 
+std::optional<QString> WhiteView::problemWithLight(const QString& line) const {
+    const auto lamp = parseLampLine(fromQt(line));
+    const auto* scene = m_actions.document().scene();
+    return lamp && scene ? problemOf(withLamp(*scene, m_typed, *lamp)) : problemOf(lamp);
+}
+
 void WhiteView::enterLight(const QString& line) {
     m_line->hide();
     setFocus();

@@ -79,8 +79,8 @@ WhiteView::WhiteView(Actions& actions, const Style& style, QWidget* parent)
     , m_channels(new ChannelPicture(style))
     , m_ratios(new RatioRow(actions))
     , m_later(new LaterPicture(style))
-    , m_line(new QuantityEdit(
-          [](const QString& text) { return problemOf(parseLampLine(fromQt(text))); }, this)) {
+    , m_line(
+          new QuantityEdit([this](const QString& text) { return problemWithLight(text); }, this)) {
     setObjectName(QStringLiteral("white-view"));
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 14, 16, 10);
@@ -205,11 +205,8 @@ void WhiteView::connectPicture() {
         m_line->hide();
         setFocus();
     });
-    connect(m_line, &QuantityEdit::refused, this, [this](const QString& message) {
-        m_line->hide();
-        setFocus();
-        emit refused(message);
-    });
+    connect(m_line, &QuantityEdit::refused, this, &WhiteView::refused);
+    m_line->keepRefused();
     connect(m_ratios, &RatioRow::refused, this, &WhiteView::refused);
 }
 

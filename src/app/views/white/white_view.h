@@ -63,6 +63,8 @@ private:
     void chooseLight(int by);
     void typeLight(std::optional<std::size_t> lamp); ///< none: a new one
     void enterLight(const QString& line);
+    /// What is wrong with it in the place of the light that is typed over, or as one more.
+    [[nodiscard]] std::optional<QString> problemWithLight(const QString& line) const;
     void moveLight(std::size_t light, ColourPoint to);
     void deleteLight();
     void putGel();

@@ -23,12 +23,12 @@ std::span<const FindingKind> white() {
          "lights turns {,keyTurns}."},
         {FindingId::LightGreen, "light-green", HelpPage::White, Topic::Camera, kLocus,
          "{light} is green: Duv {duv}",
-         "It stands at {colour}, {off#} of Duv from what is usual there; skin shows 0.005. Tint "
+         "{how} {colour}, {off#} of Duv off white light as warm; skin shows 0.005. Tint "
          "answers it for the whole frame, "
          "a gel on the light alone."},
         {FindingId::LightMagenta, "light-magenta", HelpPage::White, Topic::Camera, kLocus,
          "{light} is magenta: Duv {duv}",
-         "It stands at {colour}, {off#} of Duv from what is usual there; skin shows 0.005. Tint "
+         "{how} {colour}, {off#} of Duv off white light as warm; skin shows 0.005. Tint "
          "answers it for the whole frame, "
          "a gel on the light alone."},
         {FindingId::WhiteCamerasDiffer, "white-cameras-differ", HelpPage::White, Topic::Grading,

@@ -193,6 +193,13 @@ static void lightsApart(const Case& now, Findings& out) {
     out.push_back(std::move(finding));
 }
 
+// A colour nobody measured stands nowhere: it is taken as usual, with what it may be as well.
+static Reason howKnown(const SceneLight& light) {
+    return light.usual
+               ? Reason{"light-usual", {{"warmest", light.warmest}, {"coolest", light.coolest}}}
+               : Reason{"light-stands", {}};
+}
+
 static void lightsTinged(const Case& now, Findings& out) {
     const auto& white = now.at.white;
     for (std::size_t i = 0; i < white.lights.size(); ++i) {
@@ -211,6 +218,7 @@ static void lightsTinged(const Case& now, Findings& out) {
             {{"light", ReasonList{{name.empty() ? Reason{"the-light", {}} : named(name)}}},
              {"duv", light.colour.duv},
              {"off", Duv(std::abs(off.value()))},
+             {"how", ReasonList{{howKnown(light)}}},
              {"colour", print(light.colour)}}};
         finding.subject = name;
         if (key)
