@@ -3,6 +3,7 @@
 #include <QGuiApplication>
 #include <QScreen>
 #include <QScrollArea>
+#include <QTimer>
 #include <QWidget>
 #include <QWindow>
 
@@ -51,11 +52,19 @@ QRect placedWithin(const QRect& available, const QRect& wanted, const QMargins& 
     return {QPoint(left, top), size};
 }
 
-void keepOnScreen(QWidget& window, bool placed) {
+namespace {
+
+// Frames come from another program, some time after the window is there.
+constexpr int kLookMs = 100, kLooks = 20;
+
+void keepWithFrame(QWidget& window, bool placed, int looks) {
     // Without a monitor there is nothing to keep to.
     if (QGuiApplication::platformName() == QStringLiteral("offscreen") || window.isMaximized() ||
         window.isFullScreen() || !window.isVisible() || !window.windowHandle())
         return;
+    if (window.windowHandle()->frameMargins().isNull() && looks > 0)
+        QTimer::singleShot(kLookMs, &window,
+                           [&window, placed, looks] { keepWithFrame(window, placed, looks - 1); });
     const QRect available = window.screen()->availableGeometry();
     QRect wanted = window.geometry();
     if (!placed)
@@ -63,6 +72,12 @@ void keepOnScreen(QWidget& window, bool placed) {
     const QRect within = placedWithin(available, wanted, window.windowHandle()->frameMargins());
     if (within != window.geometry())
         window.setGeometry(within);
+}
+
+} // namespace
+
+void keepOnScreen(QWidget& window, bool placed) {
+    keepWithFrame(window, placed, kLooks);
 }
 
 } // namespace bslate::app

@@ -20,7 +20,7 @@ inline constexpr QSize kWholeWindow{1200, 660};
 [[nodiscard]] QWidget* scrolledWhole(QWidget* inside);
 
 /// Moves and shrinks a window that is shown until it is on its screen with its frame; one that
-/// nobody placed yet goes to the middle.
+/// nobody placed yet goes to the middle. Looks again for two seconds, until the frame is known.
 void keepOnScreen(QWidget& window, bool placed);
 
 } // namespace bslate::app
