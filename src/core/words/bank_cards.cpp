@@ -168,7 +168,7 @@ Card prerollCardOf(const Shoot& shoot, const Setup& setup, const std::vector<Che
                    const Translator& translate) {
     Card card;
     card.heading = cardWord(translate, "Pre-roll") + " " + setup.number + "  " + setup.name;
-    card.place = shoot.title;
+    card.place = shoot.title + " \u00b7 " + reasonOf(takeAhead(shoot, setup), translate);
     CardList list{cardWord(translate, "In this order"), {}};
     for (const auto& check : checks) {
         std::string box = "[ ]";

@@ -160,6 +160,8 @@ TEST(Preroll, WhatIsForOneTakeBeginsAgainWithTheNext) {
     shoot.plan = {day};
     tick();
     EXPECT_EQ(reasonOf(takeAhead(shoot, setup)), "the doorway, t1 of day 1");
+    EXPECT_NE(prerollCardOf(shoot, setup, checksOf(shoot)).place.find("the doorway, t1 of day 1"),
+              std::string::npos);
     EXPECT_EQ(stateNow("take-compensation"), TickState::Ticked);
     shoot.plan[0].takes[0].ran = Seconds(60);
     EXPECT_EQ(stateNow("take-compensation"), TickState::Stale);
