@@ -1,5 +1,6 @@
 #include "core/clip/region_pulse.h"
 
+#include "core/base/median.h"
 #include "core/cadence/pulse.h"
 
 #include <algorithm>
@@ -12,12 +13,6 @@ namespace {
 constexpr std::size_t kFewestToPulse = 16;
 constexpr double kTogether = 0.9, kBandsApart = 0.2;
 constexpr Hertz kSlowestLamp{40}, kFastestLamp{500};
-
-double medianOf(std::vector<double> values) {
-    const auto at = values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2);
-    std::nth_element(values.begin(), at, values.end());
-    return *at;
-}
 
 // Values about their running mean over so many of them.
 std::vector<double> aboutMean(const std::vector<double>& values, std::size_t over) {

@@ -1,5 +1,7 @@
 #include "core/clip/region_series.h"
 
+#include "core/base/median.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -10,18 +12,12 @@ constexpr double kCode = 1.0 / 1023; // of 10 bits
 constexpr std::size_t kFewest = 3;
 constexpr double kTopSteps = 2;
 
-double middleOf(std::vector<double> values) {
-    const auto at = values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2);
-    std::nth_element(values.begin(), at, values.end());
-    return *at;
-}
-
 // A change of exposure moves luma further from one frame to the next than it moves by itself.
 double jumpOf(std::span<const RegionFrame> frames) {
     std::vector<double> steps;
     for (std::size_t i = 1; i < frames.size(); ++i)
         steps.push_back(std::abs((frames[i].luma - frames[i - 1].luma).value()));
-    return std::max(2 * kCode, 6 * middleOf(std::move(steps)));
+    return std::max(2 * kCode, 6 * medianOf(std::move(steps)));
 }
 
 struct Run {
@@ -50,7 +46,7 @@ std::vector<Run> parted(const std::vector<Run>& runs) {
     lengths.reserve(runs.size());
     for (const auto& run : runs)
         lengths.push_back(static_cast<double>(run.length()));
-    const double usual = middleOf(std::move(lengths));
+    const double usual = medianOf(std::move(lengths));
     std::vector<Run> all;
     for (const auto& run : runs) {
         const auto parts = static_cast<std::size_t>(std::max(
@@ -126,7 +122,7 @@ std::size_t gapsBetween(std::span<const Plateau> plateaus) {
     lengths.reserve(plateaus.size());
     for (const auto& plateau : plateaus)
         lengths.push_back(static_cast<double>(plateau.behind - plateau.first));
-    const double usual = middleOf(std::move(lengths));
+    const double usual = medianOf(std::move(lengths));
     std::size_t gaps = 0;
     for (std::size_t i = 1; i < plateaus.size(); ++i)
         gaps += static_cast<double>(plateaus[i].first - plateaus[i - 1].behind) >= usual;

@@ -1,5 +1,6 @@
 #include "core/signal/exposure_series.h"
 
+#include "core/base/median.h"
 #include "core/signal/series_readings.h"
 
 #include <algorithm>
@@ -20,17 +21,11 @@ constexpr double kLeastOutlier = 3 * kCode; // nothing nearer is called an outli
 constexpr double kSmooth = 1.5 * kCode;     // scatter that a table of the readings may have
 constexpr double kNoOrder = 0.9;            // von Neumann's ratio: 2 for scatter, 0 for a bend
 
-double median(std::vector<double> values) {
-    const auto half = values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2);
-    std::nth_element(values.begin(), half, values.end());
-    return values.empty() ? 0 : *half;
-}
-
 double scaleOf(const std::vector<double>& misses) {
     std::vector<double> sizes;
     for (const double miss : misses)
         sizes.push_back(std::abs(miss));
-    return std::max(1.4826 * median(std::move(sizes)), 0.1 * kCode);
+    return std::max(1.4826 * medianOf(std::move(sizes)), 0.1 * kCode);
 }
 
 double biweight(double miss, double scale) {
@@ -132,7 +127,7 @@ std::vector<double> firstWeights(const std::vector<Point>& points, const Curve& 
         std::vector<double> near;
         for (std::size_t k = i < 3 ? 0 : i - 3; k < std::min(points.size(), i + 4); ++k)
             near.push_back(misses[k]);
-        rough[i] = misses[i] - median(near);
+        rough[i] = misses[i] - medianOf(near);
     }
     const double limit = std::max(6 * scaleOf(rough), 4 * kLeastOutlier);
     for (std::size_t i = 0; i < points.size(); ++i)

@@ -112,7 +112,7 @@ void BanksView::layOut() {
     column->addWidget(m_scroll, 20);
     column->addWidget(secondaryLabel(
         tr("\u25c2 \u25b8 setup   \u25b4 \u25be bank   Return put it there   B best   W written   "
-           "E note settings   D what differs   Space tick   N next take   P print")));
+           "E note settings   D differs   Space tick   N next take   P print")));
     auto* more = new MoreButton("banks-more");
     more->setMinimumWidth(64);
     head->addWidget(more);
