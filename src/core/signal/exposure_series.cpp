@@ -23,6 +23,7 @@ constexpr double kNoOrder = 0.9;            // von Neumann's ratio: 2 for scatte
 
 double scaleOf(const std::vector<double>& misses) {
     std::vector<double> sizes;
+    sizes.reserve(misses.size());
     for (const double miss : misses)
         sizes.push_back(std::abs(miss));
     return std::max(1.4826 * medianOf(std::move(sizes)), 0.1 * kCode);
@@ -47,6 +48,7 @@ Offset offsetFrom(const Curve& nominal, const std::vector<Point>& points) {
     };
     for (int round = 0; round < 25; ++round) {
         std::vector<double> misses;
+        misses.reserve(points.size());
         for (const auto& point : points)
             misses.push_back(point.signal - at(point.stops, offset.shift, offset.flare));
         const double scale = scaleOf(misses);
@@ -116,6 +118,7 @@ std::vector<double> missesOf(const Curve& curve, const std::vector<Point>& point
 std::vector<double> firstWeights(const std::vector<Point>& points, const Curve& nominal,
                                  const Offset& offset) {
     std::vector<double> misses;
+    misses.reserve(points.size());
     for (const auto& point : points)
         misses.push_back(
             point.signal -

@@ -23,6 +23,7 @@ std::string lineName(const std::string& setting, const Translator& translate) {
 
 std::vector<std::string> rowsOf(const std::vector<RecordLine>& lines, const Translator& translate) {
     std::vector<std::string> rows;
+    rows.reserve(lines.size());
     for (const auto& line : lines)
         rows.push_back(lineName(line.setting, translate) + "\t" + valueText(line.value, translate));
     return rows;
@@ -194,7 +195,9 @@ Card startingCardOf(const Shoot& shoot, const Camera& camera, const Translator& 
         if (check.where)
             line += " (" + reasonOf(*check.where, translate) + ")";
         const auto why = reasonOf(check.reason, translate);
-        list.lines.push_back(why == last ? line : line + "\t" + why); // said once for all of them
+        if (why != last) // said once for all of them
+            line += "\t" + why;
+        list.lines.push_back(std::move(line));
         last = why;
     }
     card.lists.push_back(std::move(list));
