@@ -214,8 +214,8 @@ double movedBetween(const RegionFrame& before, const RegionFrame& after) {
     return count > 0 ? std::sqrt(sum / count) : 0;
 }
 
-// Pictures that hardly differ, between two that move as those around them do: what turns back moves
-// less before and after as well.
+// Pictures that hardly differ, between two that move as those around them do. What turns back moves
+// less before and after as well, or comes back to where it was.
 std::vector<std::size_t> likeTheLast(std::span<const RegionFrame> frames) {
     constexpr double kAbrupt = 0.7;
     std::vector<bool> low(frames.size());
@@ -239,7 +239,8 @@ std::vector<std::size_t> likeTheLast(std::span<const RegionFrame> frames) {
         while (behind + 1 < frames.size() && low[behind])
             ++behind;
         if (before > 0 && !low[behind] && moved[before] > kAbrupt * usual[i] &&
-            moved[behind] > kAbrupt * usual[i])
+            moved[behind] > kAbrupt * usual[i] &&
+            movedBetween(frames[before - 1], frames[behind]) > kAbrupt * usual[i])
             found.push_back(i);
     }
     return found;
