@@ -215,9 +215,9 @@ double movedBetween(const RegionFrame& before, const RegionFrame& after) {
 }
 
 // Pictures that hardly differ, between two that move as those around them do. What turns back moves
-// less before and after as well, or comes back to where it was.
+// less before and after as well, or comes back to where it was; a flash is no movement.
 std::vector<std::size_t> likeTheLast(std::span<const RegionFrame> frames) {
-    constexpr double kAbrupt = 0.7;
+    constexpr double kAbrupt = 0.7, kFlash = 4;
     std::vector<bool> low(frames.size());
     std::vector<double> differ(frames.size()), moved(frames.size()), usual(frames.size());
     for (std::size_t i = 1; i < frames.size(); ++i) {
@@ -238,8 +238,10 @@ std::vector<std::size_t> likeTheLast(std::span<const RegionFrame> frames) {
             --before;
         while (behind + 1 < frames.size() && low[behind])
             ++behind;
-        if (before > 0 && !low[behind] && moved[before] > kAbrupt * usual[i] &&
-            moved[behind] > kAbrupt * usual[i] &&
+        const auto moves = [&](std::size_t at) {
+            return moved[at] > kAbrupt * usual[i] && moved[at] < kFlash * usual[i];
+        };
+        if (before > 0 && !low[behind] && moves(before) && moves(behind) &&
             movedBetween(frames[before - 1], frames[behind]) > kAbrupt * usual[i])
             found.push_back(i);
     }
