@@ -87,9 +87,9 @@ TEST(ClipVerbs, MakeACameraOfClipsAndATable) {
     const auto json = made.json();
     ASSERT_EQ(json["modes"].size(), 3u);
     const auto line = [&](std::size_t at) { return json["modes"][at]["line"].get<std::string>(); };
-    EXPECT_EQ(line(0).find("640x360 intra 8-bit 4:2:0 25@"), 0u) << line(0);
+    EXPECT_EQ(line(0).find("640x360 H.264 intra 8-bit 4:2:0 25@"), 0u) << line(0);
     EXPECT_NE(line(0).find(" 59.94@"), std::string::npos) << line(0);
-    EXPECT_EQ(line(1).find("640x360 long 10-bit 4:2:2 23.976@"), 0u) << line(1);
+    EXPECT_EQ(line(1).find("640x360 H.264 long 10-bit 4:2:2 23.976@"), 0u) << line(1);
     EXPECT_EQ(line(2), "3840x2160 long 10-bit 4:2:2 25@100");
     EXPECT_EQ(json["modes"][0]["rests_on"].dump(), R"(["slow.mov","fast.mov"])");
     EXPECT_EQ(json["rows"][1]["rest"], "not a mode at all");

@@ -35,7 +35,7 @@ TEST(CliModes, OneRateSaysWhyInWords) {
     ASSERT_EQ(one.code, kGood);
     const auto cells = one.json()["cells"];
     ASSERT_EQ(cells.size(), 4u);
-    EXPECT_EQ(cells[0]["reasons"][0], "MP4 (H.265) has no 48");
+    EXPECT_EQ(cells[0]["reasons"][0], "MP4 has no 48");
     EXPECT_EQ(cells[0]["opens_with"][0], "nearest open: UHD long 8-bit at 48");
     const auto plain = ran({"modes", "--kit", kKit, "--camera", "sedge-2", "--rate", "120"});
     EXPECT_NE(plain.out.find("1.5 crop"), std::string::npos);

@@ -75,6 +75,7 @@ inline Shoot shoot() {
                                      {NdTradition::Density, density},
                                      false,
                                      false,
+                                     {},
                                      {}});
     Scene scene;
     scene.id = "scene";

@@ -33,9 +33,12 @@ const char* nameOf(ModePart part) {
     return kNames[static_cast<std::size_t>(part)];
 }
 const char* nameOf(ClipUnfit why) {
-    constexpr const char* kNames[] = {"it has no pictures", "its rate varies",
-                                      "its depth is not known", "it was cut off",
-                                      "it is interlaced, and modes are of whole frames"};
+    constexpr const char* kNames[] = {"it has no pictures",
+                                      "its rate varies",
+                                      "its depth is not known",
+                                      "it was cut off",
+                                      "it is interlaced, and modes are of whole frames",
+                                      "it is in a codec that cannot be read here"};
     return kNames[static_cast<std::size_t>(why)];
 }
 

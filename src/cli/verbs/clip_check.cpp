@@ -19,7 +19,7 @@ namespace {
 struct ClipCheckOptions {
     ShootFile file;
     std::vector<std::string> clips;
-    std::optional<std::string> setup;
+    std::optional<std::string> setup, day;
     std::vector<std::string> patches;
     bool factsAlone = false;
 };
@@ -28,6 +28,8 @@ void askClipCheck(ClipCheckOptions& o, OptionList& list) {
     list.shoot(o.file);
     list.texts("CLIP", o.clips, "recorded clips").required();
     list.text("--setup", o.setup, "the setup all of them are of; else it is found for each");
+    list.text("--day", o.day,
+              "the plan's day they are of, 1; then the hour of a take tells as well");
     list.texts("--patch", o.patches,
                "where a patch of the scene is in the picture, grey=0.4,0.4,0.1,0.1");
     list.flag("--facts", o.factsAlone, "do not decode pictures");
@@ -35,17 +37,26 @@ void askClipCheck(ClipCheckOptions& o, OptionList& list) {
 
 struct Meant {
     const Setup* setup = nullptr; ///< null when none fits
+    std::vector<std::string> grounds;
     std::vector<const Setup*> others;
 };
 
 // The setup that was told, else the likeliest.
 Result<Meant> setupOf(const Shoot& shoot, const ClipCheckOptions& options, const ClipFacts& clip) {
+    std::optional<int> day;
+    for (const auto& planned : shoot.plan)
+        if (options.day == std::to_string(planned.number))
+            day = planned.number;
+    if (options.day && !day)
+        return usage("--day", *options.day, "the number of a day in the plan");
     if (options.setup) {
         const auto named = setupNamed(shoot, options.file.path, *options.setup);
-        return named ? Result<Meant>(Meant{*named, {}}) : named.error();
+        return named ? Result<Meant>(Meant{*named, {"told"}, {}}) : named.error();
     }
-    const auto matches = matchesOf(shoot, clip);
-    return matches.empty() ? Meant{} : Meant{matches.front().setup, guessedAmong(matches)};
+    const auto matches = matchesOf(shoot, clip, day);
+    if (matches.empty())
+        return Meant{};
+    return Meant{matches.front().setup, groundsOf(matches.front()), guessedAmong(matches)};
 }
 
 // `id=x,y,w,h` of patches the scene has.
@@ -69,12 +80,13 @@ Result<std::vector<PatchArea>> patchesFrom(const ClipCheckOptions& options, cons
 // What the file says and what its pictures show beside the plan.
 Result<std::vector<Finding>> checkedAll(const ClipCheckOptions& options,
                                         const SetupContext& context, const std::string& file,
-                                        const ClipFacts& clip, Output& output) {
-    auto findings = checkClip(context, clip);
+                                        const ClipFacts& clip, const TakePart& part,
+                                        Output& output) {
+    auto findings = checkClip(context, clip, part);
     const auto patches = patchesFrom(options, *context.scene);
     if (!patches)
         return patches.error();
-    if (options.factsAlone || !clip.picture)
+    if (options.factsAlone || !clip.picture || !clip.picture->readable)
         return findings;
     const auto seen = io::readPictures(file, pictureWish(context, clip.picture->rate, *patches));
     if (!seen)
@@ -91,27 +103,51 @@ Json checkedJson(const ClipFacts& clip, const Meant& meant, const std::vector<Fi
         others.push_back(other->number);
     return {{"file", clip.file},
             {"setup", meant.setup ? Json(meant.setup->number) : Json(nullptr)},
+            {"rests_on", meant.grounds},
             {"fits_as_well", others},
             {"facts", Json::parse(io::clipText(clip))},
             {"findings", findingsJson(findings)}};
+}
+
+struct ReadClips {
+    std::vector<std::string> files;
+    std::vector<ClipFacts> clips;
+    Json refused = Json::array();
+};
+
+ReadClips readAll(const std::vector<std::string>& files, Output& output) {
+    ReadClips read;
+    for (const auto& file : files) {
+        const auto clip = io::readClip(file, io::ClipDepth::Listen);
+        if (!clip) {
+            read.refused.push_back({{"file", file}, {"message", message(clip.error())}});
+            output.notes << "bslate: " << message(clip.error()) << "\n";
+            continue;
+        }
+        read.files.push_back(file);
+        read.clips.push_back(*clip);
+    }
+    return read;
+}
+
+std::string groundsText(const Meant& meant) {
+    std::string text;
+    for (const auto& ground : meant.grounds)
+        text += (text.empty() ? " (by " : ", ") + ground;
+    return text.empty() ? text : text + ")";
 }
 
 Result<int> checkClips(const ClipCheckOptions& options, Output& output) {
     const auto shoot = opened(options.file);
     if (!shoot)
         return shoot.error();
-    Json list = Json::array(), refused = Json::array();
-    std::vector<ClipFacts> read;
+    const auto read = readAll(options.clips, output);
+    const auto takes = takePartsOf(read.clips);
+    Json list = Json::array();
     bool faults = false;
-    for (const auto& file : options.clips) {
-        const auto clip = io::readClip(file, io::ClipDepth::Listen);
-        if (!clip) {
-            refused.push_back({{"file", file}, {"message", message(clip.error())}});
-            output.notes << "bslate: " << message(clip.error()) << "\n";
-            continue;
-        }
-        read.push_back(*clip);
-        const auto meant = setupOf(*shoot, options, *clip);
+    for (std::size_t i = 0; i < read.clips.size(); ++i) {
+        const auto& clip = read.clips[i];
+        const auto meant = setupOf(*shoot, options, clip);
         if (!meant)
             return meant.error();
         const auto* setup = meant->setup;
@@ -120,28 +156,29 @@ Result<int> checkClips(const ClipCheckOptions& options, Output& output) {
             const auto context = resolve(*shoot, *setup);
             if (!context)
                 return context.error();
-            auto all = checkedAll(options, *context, file, *clip, output);
+            auto all = checkedAll(options, *context, read.files[i], clip, takes[i], output);
             if (!all)
                 return all.error();
             findings = *std::move(all);
             if (!meant->others.empty())
-                findings.push_back(guessedSetup(*clip, *setup, meant->others));
+                findings.push_back(guessedSetup(clip, *setup, meant->others));
         }
         faults = faults || countOf(findings, Severity::Fault) > 0;
         if (output.json) {
-            list.push_back(checkedJson(*clip, *meant, findings));
+            list.push_back(checkedJson(clip, *meant, findings));
             continue;
         }
-        output.text << clip->file << "  " << (setup ? setup->number : "no setup fits") << "  "
-                    << print(*clip) << "\n";
+        output.text << clip.file << "  " << (setup ? setup->number : "no setup fits")
+                    << groundsText(*meant) << "  " << print(clip) << "\n";
         tellFindings(findings, output.text);
     }
-    const auto parts = checkParts(read);
+    const auto parts = checkParts(read.clips);
     if (output.json)
-        output.write(Json{{"clips", list}, {"parts", findingsJson(parts)}, {"refused", refused}});
+        output.write(
+            Json{{"clips", list}, {"parts", findingsJson(parts)}, {"refused", read.refused}});
     else
         tellFindings(parts, output.text);
-    return !refused.empty() ? 2 : faults ? 1 : 0;
+    return !read.refused.empty() ? 2 : faults ? 1 : 0;
 }
 
 } // namespace

@@ -145,7 +145,7 @@ Result<Done> addFilters(const ExposeOptions& options, Kit& kit, Setup& dials, st
             notes << "bslate: --nd: " << options.nd[i] << " is taken as a factor, "
                   << fixedText(lossOf(*label).value(), 2)
                   << " stops; for a density write a point, for stops their unit\n";
-        Filter filter{"option-" + std::to_string(i), options.nd[i], *label, false, false, {}};
+        Filter filter{"option-" + std::to_string(i), options.nd[i], *label, false, false, {}, {}};
         dials.filters.push_back(filter.id);
         kit.filters.push_back(std::move(filter));
     }

@@ -141,6 +141,7 @@ void tell(const Shown& shown, Output& output) {
     Json codec;
     if (frame.coded)
         codec = {{"standard", frame.coded->standard},
+                 {"of_mode", wordOf(frame.coded->planned)},
                  {"bit_rate_bps", frame.coded->rate.value()},
                  {"noise_kept",
                   frame.coded->noiseKept ? Json(frame.coded->noiseKept->value()) : Json()}};

@@ -169,15 +169,19 @@ Json settingJson(const WhiteDial& dial, const WhiteSetting& setting) {
 
 Json lightsJson(const Scene& scene, const WhiteFacts& white) {
     Json list = Json::array();
-    for (const auto& light : white.lights)
+    for (const auto& light : white.lights) {
+        const auto lit = onScene(white, light.colour);
         list.push_back({{"name", nameOf(scene, light)},
-                        {"cct_k", light.colour.cct.value()},
-                        {"duv", light.colour.duv.value()},
+                        {"cct_k", lit.cct.value()},
+                        {"duv", lit.duv.value()},
+                        {"through_filters_cct_k", light.colour.cct.value()},
+                        {"through_filters_duv", light.colour.duv.value()},
                         {"share", light.share.value()},
                         {"behind", light.behind.value()},
                         {"usual", light.usual},
                         {"between_k", Json::array({light.warmest.value(), light.coolest.value()})},
                         {"gel_loss_stops", light.loss.value()}});
+    }
     return list;
 }
 
@@ -247,9 +251,12 @@ void tellSetup(const WhiteDial& dial, const Setup& setup, const Scene& scene,
     if (const auto left = automaticWhite(setup))
         out << "left to the camera: " << spell({*left})
             << "; what is said of the white above holds while it stands there\n";
+    if (white.filters != ColourShift{})
+        out << "filters shift all light by " << trimmed(white.filters.mired.value(), 1)
+            << " mired, Duv " << print(white.filters.duv) << "\n";
     for (const auto& light : white.lights) {
         const auto name = nameOf(scene, light);
-        out << (name.empty() ? "the light" : name) << "  " << print(light.colour)
+        out << (name.empty() ? "the light" : name) << "  " << print(onScene(white, light.colour))
             << (light.usual
                     ? " (usual, " + print(light.warmest) + " to " + print(light.coolest) + ")"
                     : "")

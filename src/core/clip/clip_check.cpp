@@ -23,15 +23,24 @@ constexpr double kIntraKept = 0.85; // of the mode's bit rate; long groups follo
 constexpr double kLongKept = 0.6;
 constexpr Fraction kAsLong{0.9};
 constexpr Seconds kAtLimit{2};
+constexpr double kJitter = 1.2; // of the slowest pace: what a clock that runs unevenly makes
 
 std::string sizeText(FrameSize size) {
     return std::to_string(size.width) + "x" + std::to_string(size.height);
+}
+
+// A standard that has a name goes by it.
+std::string codecNameOf(const ClipPicture& picture) {
+    const auto standard = standardOf(picture);
+    return standard == CodecStandard::Other || standard == CodecStandard::Untold ? picture.standard
+                                                                                 : print(standard);
 }
 
 // What is told of one clip, gathered in the order of the table.
 struct ClipVerdict {
     const SetupContext& context;
     const ClipFacts& clip;
+    const TakePart& part;
     std::vector<Finding> all;
 
     void tell(FindingId id, Severity severity, Facts facts) {
@@ -43,7 +52,12 @@ struct ClipVerdict {
 
     void rate(const ClipPicture& picture) {
         const auto planned = fileRate(context);
-        if (picture.rate != planned) {
+        if (picture.varies) {
+            const auto& [slowest, fastest] = *picture.varies;
+            const bool far = fastest.toDouble() > kJitter * slowest.toDouble();
+            tell(FindingId::ClipVariable, far ? Severity::Fault : Severity::Caution,
+                 {{"slowest", slowest}, {"fastest", fastest}, {"planned", planned}});
+        } else if (picture.rate != planned) {
             ReasonList effect;
             if (isNearMiss(picture.rate, planned))
                 effect.all.push_back(
@@ -57,8 +71,6 @@ struct ClipVerdict {
         if (picture.gaps > 0 || picture.doubled > 0)
             tell(FindingId::ClipFramesMissing, Severity::Fault,
                  {{"gaps", picture.gaps}, {"doubled", picture.doubled}});
-        else if (picture.variable)
-            tell(FindingId::ClipVariable, Severity::Caution, {});
     }
 
     void format(const ClipPicture& picture) {
@@ -73,6 +85,11 @@ struct ClipVerdict {
                  {{"size", sizeText(picture.size)}, {"planned", sizeText(context.mode->frame)}});
         if (codec.gop == Gop::Raw)
             return; // what a raw file holds, the media library does not know
+        if (!picture.readable)
+            tell(FindingId::ClipUnreadable, Severity::Note, {{"codec", codecNameOf(picture)}});
+        if (!mayBeOne(standardOf(picture), codec.standard))
+            tell(FindingId::ClipCodec, Severity::Caution,
+                 {{"codec", codecNameOf(picture)}, {"planned", print(codec.standard)}});
         if (picture.depth && picture.chroma &&
             (*picture.depth != codec.depth || *picture.chroma != codec.chroma)) {
             const bool less =
@@ -180,7 +197,7 @@ struct ClipVerdict {
         if (clip.cutOff)
             tell(FindingId::ClipCutOff, Severity::Fault, {});
         const auto limit = context.mode->clipLimit;
-        if (limit && std::abs((clip.duration - *limit).value()) <= kAtLimit.value())
+        if (limit && !part.goesOn && std::abs((clip.duration - *limit).value()) <= kAtLimit.value())
             tell(FindingId::ClipAtLimit, Severity::Caution, {{"limit", Duration{*limit}}});
         std::optional<Seconds> shortest;
         for (const auto& day : context.shoot->plan)
@@ -188,25 +205,25 @@ struct ClipVerdict {
                 if (take.whole && std::find(take.setups.begin(), take.setups.end(),
                                             context.setup->id) != take.setups.end())
                     shortest = std::min(shortest.value_or(take.length), take.length);
-        if (shortest && clip.duration < kAsLong.value() * *shortest)
+        if (shortest && part.first && part.whole < kAsLong.value() * *shortest) {
+            ReasonList joined;
+            if (part.parts > 1)
+                joined.all.push_back({"clip-parts", {{"parts", static_cast<int>(part.parts - 1)}}});
             tell(FindingId::ClipShort, Severity::Caution,
-                 {{"length", Duration{clip.duration}}, {"planned", Duration{*shortest}}});
+                 {{"length", Duration{part.whole}},
+                  {"planned", Duration{*shortest}},
+                  {"joined", joined}});
+        }
     }
 };
 
-// Where a clip begins and ends, in frames of its timecode; nothing without one.
-struct ClipSpan {
-    const ClipFacts* clip;
-    std::int64_t first, behind;
-};
-
-// A distance in timecode, the shorter way past midnight.
-std::int64_t aroundTheClock(std::int64_t frames, FrameRate rate, bool drop) {
-    const auto day = frameAt({24, 0, 0, 0, drop}, rate);
-    if (!day || *day <= 0)
-        return frames;
-    const auto within = ((frames % *day) + *day) % *day;
-    return 2 * within > *day ? within - *day : within;
+// Of a clip whose codec is no other than the planned one, as far as that is known.
+ReasonList codecsCompared(const SetupContext& context, const ClipFacts& clip) {
+    if (!clip.picture || context.codec->gop == Gop::Raw)
+        return {};
+    if (context.codec->standard == CodecStandard::Untold)
+        return {{{"clip-codec-untold", {}}}};
+    return {{{"clip-codec-too", {{"codec", codecNameOf(*clip.picture)}}}}};
 }
 
 } // namespace
@@ -220,7 +237,12 @@ FrameRate fileRate(const SetupContext& context) {
 }
 
 std::vector<Finding> checkClip(const SetupContext& context, const ClipFacts& clip) {
-    ClipVerdict verdict{context, clip, {}};
+    return checkClip(context, clip, {1, clip.duration, true, false});
+}
+
+std::vector<Finding> checkClip(const SetupContext& context, const ClipFacts& clip,
+                               const TakePart& part) {
+    ClipVerdict verdict{context, clip, part, {}};
     if (clip.picture) {
         verdict.rate(*clip.picture);
         verdict.format(*clip.picture);
@@ -235,7 +257,8 @@ std::vector<Finding> checkClip(const SetupContext& context, const ClipFacts& cli
         return one.severity == Severity::Fault || one.severity == Severity::Caution;
     };
     if (std::none_of(verdict.all.begin(), verdict.all.end(), worst))
-        verdict.tell(FindingId::ClipAsPlanned, Severity::Good, {{"setup", context.setup->number}});
+        verdict.tell(FindingId::ClipAsPlanned, Severity::Good,
+                     {{"setup", context.setup->number}, {"codec", codecsCompared(context, clip)}});
     std::stable_sort(verdict.all.begin(), verdict.all.end(),
                      [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
     return verdict.all;
@@ -251,39 +274,6 @@ Finding guessedSetup(const ClipFacts& clip, const Setup& taken,
                     {{"clip", clip.file}, {"setup", taken.number}, {"others", names}}};
     finding.subject = clip.file;
     return finding;
-}
-
-std::vector<Finding> checkParts(std::span<const ClipFacts> clips) {
-    std::vector<ClipSpan> spans;
-    for (const auto& clip : clips) {
-        if (!clip.picture || !clip.timecode)
-            continue;
-        if (const auto first = frameAt(*clip.timecode, clip.picture->rate))
-            spans.push_back({&clip, *first, *first + clip.picture->frames});
-    }
-    std::stable_sort(spans.begin(), spans.end(),
-                     [](const ClipSpan& a, const ClipSpan& b) { return a.first < b.first; });
-    std::vector<Finding> all;
-    // Round the clock: what begins just after midnight may go on with what ended before it.
-    for (std::size_t i = 0; spans.size() > 1 && i < spans.size(); ++i) {
-        const auto& before = spans[i == 0 ? spans.size() - 1 : i - 1];
-        const auto& after = spans[i];
-        const auto off = aroundTheClock(after.first - before.behind, after.clip->picture->rate,
-                                        after.clip->timecode->drop);
-        // Parts of a take begin where the one before ends, or nearly; other takes much later.
-        const auto second = timecodeBase(after.clip->picture->rate);
-        if (after.clip->picture->rate != before.clip->picture->rate || off == 0 || off == 1 ||
-            std::abs(off) > second)
-            continue;
-        Finding finding{FindingId::ClipPartsApart,
-                        Severity::Caution,
-                        {{"clip", after.clip->file},
-                         {"before", before.clip->file},
-                         {"frames", static_cast<int>(std::abs(off))}}};
-        finding.subject = after.clip->file;
-        all.push_back(std::move(finding));
-    }
-    return all;
 }
 
 } // namespace bslate

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/clip/clip_facts.h"
+#include "core/clip/clip_parts.h"
 #include "core/facts/setup_context.h"
 #include "core/judgement/finding.h"
 
@@ -17,13 +17,12 @@ namespace bslate {
 /// now; ClipAsPlanned where nothing does. Thresholds of levels and bit rates are common practice,
 /// no source.
 [[nodiscard]] std::vector<Finding> checkClip(const SetupContext& context, const ClipFacts& clip);
+/// As a part of its take, whose length counts, and is told of the first part.
+[[nodiscard]] std::vector<Finding> checkClip(const SetupContext& context, const ClipFacts& clip,
+                                             const TakePart& part);
 
 /// That a clip is taken for one of several setups which fit as well.
 [[nodiscard]] Finding guessedSetup(const ClipFacts& clip, const Setup& taken,
                                    std::span<const Setup* const> others);
-
-/// Clips that follow each other by timecode, as the parts of one take do, and do not join within a
-/// frame. Clips without pictures or timecode are left out.
-[[nodiscard]] std::vector<Finding> checkParts(std::span<const ClipFacts> clips);
 
 } // namespace bslate

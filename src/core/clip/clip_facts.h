@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/cadence/timecode.h"
+#include "core/clip/clip_timing.h"
 #include "core/kit/camera.h"
 
 #include <map>
@@ -20,13 +21,15 @@ struct ColourTags {
 
 /// The pictures of a clip.
 struct ClipPicture {
-    FrameSize size;          ///< as recorded, before it is turned
-    int turned = 0;          ///< clockwise degrees for viewing: 0, 90, 180 or 270
-    FrameRate rate;          ///< frames a second; the mean where it varies
-    bool variable = false;   ///< two frames are further apart than two others by more than a tick
-    bool interlaced = false; ///< every frame is two fields, caught one after the other
-    std::string standard;    ///< as the media library names it
-    Gop gop = Gop::Intra;    ///< intra: every picture is a key picture
+    FrameSize size;        ///< as recorded, before it is turned
+    int turned = 0;        ///< clockwise degrees for viewing: 0, 90, 180 or 270
+    FrameRate rate;        ///< frames a second; the mean where it varies
+    bool variable = false; ///< two frames are further apart than two others by more than a tick
+    std::optional<RateSpan> varies; ///< frames keep more than one pace, whatever is missing besides
+    bool interlaced = false;        ///< every frame is two fields, caught one after the other
+    std::string standard; ///< as the media library names it; `mezzanine` for codecs of that kind
+    bool readable = true; ///< the media library of this machine can decode it
+    Gop gop = Gop::Intra; ///< intra: every picture is a key picture
     std::optional<BitDepth> depth; ///< none here and in chroma: the library cannot tell
     std::optional<Chroma> chroma;
     std::optional<CodeRange> range; ///< none: not told
@@ -37,6 +40,13 @@ struct ClipPicture {
     int doubled = 0; ///< frames that share their time with another
     friend bool operator==(const ClipPicture&, const ClipPicture&) = default;
 };
+
+/// What its pictures are coded by; Other for a standard that this program has no word for.
+[[nodiscard]] inline CodecStandard standardOf(const ClipPicture& picture) {
+    if (picture.standard.empty())
+        return CodecStandard::Untold;
+    return codecStandard(picture.standard).value_or(CodecStandard::Other);
+}
 
 /// Loudness and levels of a track.
 struct SoundLevel {

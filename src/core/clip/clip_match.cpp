@@ -12,6 +12,7 @@ namespace bslate {
 namespace {
 
 constexpr int kFewestPoints = 5;
+constexpr int kMostFormat = 8;
 constexpr Seconds kNear{600};
 
 bool isWord(char c) {
@@ -60,11 +61,13 @@ std::optional<Seconds> timeOfDay(const std::string& written) {
     return Seconds(hours * 3600 + minutes * 60 + seconds);
 }
 
-bool wasTakenAt(const Shoot& shoot, const Setup& setup, Seconds time) {
+bool wasTakenAt(const Shoot& shoot, const Setup& setup, Seconds time, std::optional<int> told) {
+    if (!told && shoot.plan.size() != 1)
+        return false;
     for (const auto& day : shoot.plan)
         for (const auto& take : day.takes) {
             const auto start = take.began ? take.began : take.at;
-            if (start &&
+            if ((!told || day.number == *told) && start &&
                 std::find(take.setups.begin(), take.setups.end(), setup.id) != take.setups.end() &&
                 Seconds(std::abs((time - *start).value())) <= kNear)
                 return true;
@@ -78,19 +81,24 @@ int formatPoints(const SetupContext& context, const ClipPicture& picture) {
     points += picture.depth == context.codec->depth ? 1 : 0;
     points += picture.chroma == context.codec->chroma ? 1 : 0;
     points += picture.gop == context.codec->gop ? 1 : 0;
+    points += context.codec->standard != CodecStandard::Untold &&
+                      standardOf(picture) == context.codec->standard
+                  ? 1
+                  : 0;
     return points;
 }
 
 } // namespace
 
-std::vector<ClipMatch> matchesOf(const Shoot& shoot, const ClipFacts& clip) {
+std::vector<ClipMatch> matchesOf(const Shoot& shoot, const ClipFacts& clip,
+                                 std::optional<int> day) {
     const auto words = wordsOf(clip);
     const auto time = timeOfDay(clip.recordedAt);
     std::vector<ClipMatch> found;
     for (const auto& setup : shoot.setups) {
         ClipMatch match{&setup};
         match.byName = names(words, setup.number) || names(words, setup.name);
-        match.byTime = time && wasTakenAt(shoot, setup, *time);
+        match.byTime = time && wasTakenAt(shoot, setup, *time, day);
         if (const auto context = resolve(shoot, setup)) {
             match.byCamera =
                 names(words, context->camera->name) || names(words, context->camera->id);
@@ -104,6 +112,20 @@ std::vector<ClipMatch> matchesOf(const Shoot& shoot, const ClipFacts& clip) {
         return a.points() > b.points();
     });
     return found;
+}
+
+std::vector<std::string> groundsOf(const ClipMatch& match) {
+    std::vector<std::string> grounds;
+    if (match.byName)
+        grounds.emplace_back("name");
+    if (match.byCamera)
+        grounds.emplace_back("camera");
+    if (match.format > 0)
+        grounds.push_back("format " + std::to_string(match.format) + " of " +
+                          std::to_string(kMostFormat));
+    if (match.byTime)
+        grounds.emplace_back("time");
+    return grounds;
 }
 
 std::vector<const Setup*> guessedAmong(std::span<const ClipMatch> matches) {

@@ -30,6 +30,7 @@ struct Sizes {
 ModeLine lineOf(const ClipPicture& picture) {
     ModeLine line;
     line.frame = picture.size;
+    line.standard = standardOf(picture);
     line.gop = picture.gop;
     line.depth = *picture.depth;
     line.chroma = *picture.chroma;
@@ -57,6 +58,11 @@ void addRate(ModeLine& line, FrameRate rate, DataRate measured) {
         same->bitRate = std::max(same->bitRate, bits);
 }
 
+void tellStandard(ModeLine& line, CodecStandard told) {
+    if (line.standard == CodecStandard::Untold)
+        line.standard = told;
+}
+
 // Printed far from what clips of that format take: another compression of it.
 bool isAnother(const ModeLine& printed, const ModeLine& seen) {
     constexpr double kFar = 1.5; // common practice, no source
@@ -72,7 +78,8 @@ bool isAnother(const ModeLine& printed, const ModeLine& seen) {
 } // namespace
 
 bool areOfOneFormat(const ModeLine& a, const ModeLine& b) {
-    return a.frame == b.frame && a.gop == b.gop && a.depth == b.depth && a.chroma == b.chroma;
+    return mayBeOne(a.standard, b.standard) && a.frame == b.frame && a.gop == b.gop &&
+           a.depth == b.depth && a.chroma == b.chroma;
 }
 
 std::optional<ClipUnfit> unfitForModes(const ClipFacts& clip) {
@@ -86,7 +93,7 @@ std::optional<ClipUnfit> unfitForModes(const ClipFacts& clip) {
         return ClipUnfit::Interlaced;
     if (!clip.picture->depth || !clip.picture->chroma || clip.picture->depth->bits < 8 ||
         clip.picture->depth->bits > 16)
-        return ClipUnfit::UnknownDepth;
+        return clip.picture->readable ? ClipUnfit::UnknownDepth : ClipUnfit::Unreadable;
     return std::nullopt;
 }
 
@@ -142,6 +149,7 @@ std::vector<SeenMode> withSeen(std::vector<SeenMode> modes, std::span<const Seen
                     modes.push_back(one);
                 continue;
             }
+            tellStandard(mode->line, one.line.standard);
             addRate(mode->line, option.rate, option.bitRate);
             sortRates(mode->line);
             mode->peakFactor = std::max(mode->peakFactor, one.peakFactor);
@@ -165,6 +173,7 @@ std::vector<SeenMode> joined(std::vector<SeenMode> seen, std::span<const ModeLin
             seen.push_back({line, 1, {}, std::nullopt, {}});
             continue;
         }
+        tellStandard(same->line, line.standard);
         auto& rates = same->line.rates;
         for (const auto& option : line.rates)
             if (!isAmong(rates, option.rate))

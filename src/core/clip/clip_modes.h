@@ -20,16 +20,16 @@ struct SeenMode {
     friend bool operator==(const SeenMode&, const SeenMode&) = default;
 };
 
-/// Of one size, depth, chroma and group of pictures.
+/// Of one size, depth, chroma, group of pictures and standard; one that is not told may be any.
 [[nodiscard]] bool areOfOneFormat(const ModeLine& a, const ModeLine& b);
 
 /// A clip of which no mode can be made: it has no pictures, a rate that varies, a depth nobody can
-/// tell, or was cut off.
-enum class ClipUnfit { NoPicture, VariableRate, UnknownDepth, CutOff, Interlaced };
+/// tell since its codec cannot be read or otherwise, or was cut off.
+enum class ClipUnfit { NoPicture, VariableRate, UnknownDepth, CutOff, Interlaced, Unreadable };
 [[nodiscard]] std::optional<ClipUnfit> unfitForModes(const ClipFacts& clip);
 
-/// Clips of one size, depth, chroma and group of pictures are of one mode, which has sound where
-/// one of them has. Those that are unfit are left out.
+/// Clips of one size, depth, chroma, group of pictures and standard are of one mode, which has
+/// sound where one of them has. Those that are unfit are left out.
 [[nodiscard]] std::vector<SeenMode> modesFromClips(std::span<const ClipFacts> clips);
 
 /// Modes a camera has, refined by what its clips show: a higher bit rate, another rate, files.

@@ -30,8 +30,9 @@ std::string print(const ClipPicture& picture) {
     std::string text = std::to_string(picture.size.width) + "x" +
                        std::to_string(picture.size.height) + ", " + print(picture.rate) +
                        (picture.interlaced ? " frames of two fields, " : " p, ") +
-                       picture.standard + " " + std::string(nameIn<Gop>(kGopNames, picture.gop)) +
-                       " " + printFormat(picture.depth, picture.chroma);
+                       picture.standard + (picture.readable ? " " : " (cannot be read here) ") +
+                       std::string(nameIn<Gop>(kGopNames, picture.gop)) + " " +
+                       printFormat(picture.depth, picture.chroma);
     if (picture.range)
         text += *picture.range == CodeRange::Legal ? " legal" : " full";
     if (picture.variable)

@@ -56,9 +56,31 @@ std::vector<FrameRate> candidates(std::optional<FrameRate> told) {
     return all;
 }
 
+// A pace that holds for as long is no gap, but how the clip runs.
+constexpr std::size_t kPaceOf = 4;
+
+// The lower middle one of a few.
+std::int64_t paceOf(std::span<const std::int64_t> intervals) {
+    std::vector<std::int64_t> some(intervals.begin(), intervals.end());
+    std::sort(some.begin(), some.end());
+    return some[(some.size() - 1) / 2];
+}
+
+// Longer by half than what is before it and than what is behind it, where there is either.
+bool isGap(std::span<const std::int64_t> all, std::size_t i) {
+    const auto before = all.subspan(i - std::min(i, kPaceOf), std::min(i, kPaceOf));
+    const auto behind = all.subspan(i + 1, std::min(all.size() - i - 1, kPaceOf));
+    const auto longer = [&](std::span<const std::int64_t> some) {
+        return some.empty() || 2 * all[i] >= 3 * paceOf(some);
+    };
+    return all.size() > 1 && longer(before) && longer(behind);
+}
+
 struct Intervals {
     std::vector<std::int64_t> rising; ///< without those of doubled frames
+    std::vector<std::int64_t> kept;   ///< of these, the ones that are no gaps, rising
     int doubled = 0;
+    int gaps = 0;
     explicit Intervals(std::span<const std::int64_t> times) {
         for (std::size_t i = 1; i < times.size(); ++i) {
             if (times[i] == times[i - 1])
@@ -66,7 +88,14 @@ struct Intervals {
             else
                 rising.push_back(times[i] - times[i - 1]);
         }
+        for (std::size_t i = 0; i < rising.size(); ++i) {
+            if (isGap(rising, i))
+                ++gaps;
+            else
+                kept.push_back(rising[i]);
+        }
         std::sort(rising.begin(), rising.end());
+        std::sort(kept.begin(), kept.end());
     }
     [[nodiscard]] std::int64_t middle() const { return rising[rising.size() / 2]; }
     [[nodiscard]] bool mostAre(double ticks) const {
@@ -141,10 +170,11 @@ Result<ClipTiming> timingOf(std::span<const ClipSample> pictures, Rational tick,
         timing.variable =
             intervals.rising.back() - intervals.rising.front() > 1 || intervals.doubled > 0;
         timing.rate = rateOf(times, intervals, timing.variable, tick, told);
-        const auto middle = intervals.middle();
-        timing.gaps = static_cast<int>(
-            std::count_if(intervals.rising.begin(), intervals.rising.end(),
-                          [middle](std::int64_t one) { return 2 * one >= 3 * middle; }));
+        timing.gaps = intervals.gaps;
+        const auto& kept = intervals.kept;
+        if (!kept.empty() && kept.back() - kept.front() > 1)
+            timing.varies = RateSpan{rateFrom(tick.denominator(), kept.back() * tick.numerator()),
+                                     rateFrom(tick.denominator(), kept.front() * tick.numerator())};
     }
     timing.duration = Seconds(static_cast<double>(times.back() - times.front()) * tick.toDouble() +
                               1 / timing.rate.perSecond.toDouble());

@@ -17,13 +17,20 @@ struct ClipSample {
     bool key = false;
 };
 
+/// The slowest and the fastest pace that frames keep, what is missing left out.
+struct RateSpan {
+    FrameRate slowest, fastest;
+    friend bool operator==(const RateSpan&, const RateSpan&) = default;
+};
+
 struct ClipTiming {
     FrameRate rate;        ///< frames a second
     bool variable = false; ///< two intervals differ by more than a tick
     bool everyKey = false;
-    Seconds duration; ///< to the end of the last frame
-    int gaps = 0;     ///< intervals of one and a half frames or more
-    int doubled = 0;  ///< frames at the time of another
+    Seconds duration;               ///< to the end of the last frame
+    std::optional<RateSpan> varies; ///< frames keep more than one pace, gaps and doubled left out
+    int gaps = 0; ///< intervals of one and a half times those before and those behind them, or more
+    int doubled = 0; ///< frames at the time of another
     friend bool operator==(const ClipTiming&, const ClipTiming&) = default;
 };
 

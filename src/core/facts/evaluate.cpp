@@ -131,6 +131,7 @@ Result<SetupContext> resolve(const Shoot& shoot, const Setup& setup) {
         if (!filter)
             return missing(setup, "filters", id, "the id of a filter in the kit or camera");
         context.ndLoss += lossOf(filter->label);
+        context.filterShift = context.filterShift + filter->shift;
     }
     if (!isPositive(exposureTime(setup.shutter, setup.rate).value()))
         return impossible(setup, "shutter", "an exposure longer than zero");

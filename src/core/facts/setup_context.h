@@ -19,6 +19,7 @@ struct SetupContext {
     const Measurement* measured = nullptr; ///< of this body at this base; null: nominal numbers
     const Lens* lens = nullptr;            ///< null when the setup names none
     Stops ndLoss;
+    ColourShift filterShift; ///< of what comes through the setup's filters
 };
 
 /// The air temperature of the scene, else of the shoot.

@@ -120,6 +120,12 @@ WhiteFacts whiteFacts(const SetupContext& context, const RecordedEnds& recording
     const CameraColour camera(*context.camera);
     white.generic = camera.isGeneric();
     white.lights = colouredLights(*context.scene, context.shoot->kit);
+    white.filters = context.filterShift;
+    for (auto& light : white.lights) {
+        light.colour = shifted(light.colour, white.filters);
+        if (light.end)
+            light.end = shifted(*light.end, white.filters);
+    }
     const Lit lit{*context.scene, white};
     Lit{*context.scene, white}.fill();
     const Ends ends{camera.gains(white.point), recording, white.baked};
@@ -139,12 +145,16 @@ WhiteFacts whiteFacts(const SetupContext& context, const RecordedEnds& recording
     return white;
 }
 
-const SceneLight* farthestFromKey(const WhiteFacts& white) {
+bool counts(const SceneLight& light) {
     constexpr Fraction kCounts{0.02};
+    return light.share >= kCounts || light.behind >= kCounts;
+}
+
+const SceneLight* farthestFromKey(const WhiteFacts& white) {
     const SceneLight* found = nullptr;
     for (std::size_t i = 0; i < white.lights.size(); ++i) {
         const auto& light = white.lights[i];
-        if (i == white.keyLight || (light.share < kCounts && light.behind < kCounts))
+        if (i == white.keyLight || !counts(light))
             continue;
         if (!found || contrastOf(light.colour, *white.key) > contrastOf(found->colour, *white.key))
             found = &light;
@@ -165,6 +175,21 @@ WhiteChoices whiteChoices(const SetupContext& context, const WhiteFacts& white) 
             whiteFor(dial, {kelvinOf(middle), (white.key->duv + other->colour.duv) * 0.5});
     }
     return choices;
+}
+
+ColourPoint onScene(const WhiteFacts& white, ColourPoint seen) {
+    return shifted(seen, -white.filters);
+}
+
+std::optional<GelAim> gelAim(const WhiteFacts& white, std::optional<std::size_t> chosen) {
+    const auto* farthest = farthestFromKey(white);
+    if (!farthest)
+        return std::nullopt;
+    const auto far = static_cast<std::size_t>(farthest - white.lights.data());
+    const auto light = chosen && *chosen < white.lights.size() ? *chosen : far;
+    if (white.lights[light].lamp == SceneLight::kNoLamp)
+        return std::nullopt;
+    return GelAim{light, light == white.keyLight ? farthest->colour : *white.key};
 }
 
 std::string nameOf(const Scene& scene, const SceneLight& light) {

@@ -9,8 +9,9 @@
 #include <span>
 #include <vector>
 
-/// White of one setup: the colours of its lights, what the camera is set to, and where each channel
-/// ends. Channels are red, green, blue. Luminance is taken as green's exposure.
+/// White of one setup: the colours of its lights as they come through the filters, what the camera
+/// is set to, and where each channel ends. Channels are red, green, blue. Luminance is taken as
+/// green's exposure.
 namespace bslate {
 
 /// A channel of the recording. `gain` is what the white applies to it (green 0). Of the light that
@@ -43,6 +44,7 @@ struct WhiteFacts {
     WhiteSetting set;    ///< on the camera's dial
     ColourPoint point;   ///< the light it makes neutral
     bool baked = true;   ///< else a note
+    ColourShift filters; ///< of what comes through them
     bool generic = true; ///< nothing is known of the body's response
     std::array<ChannelFacts, 3> channels;
     std::vector<SceneLight> lights;
@@ -75,9 +77,26 @@ struct WhiteChoices {
 /// Between is halfway in mired and Duv from the key to the light that is farthest from it.
 [[nodiscard]] WhiteChoices whiteChoices(const SetupContext& context, const WhiteFacts& white);
 
-/// The light farthest from the key by contrastOf(), of those that give at least 2 % to the subject
-/// or the background; none when there is no other.
+/// It gives at least 2 % to the subject or the background: less is not seen (common practice, no
+/// source).
+[[nodiscard]] bool counts(const SceneLight& light);
+
+/// The light farthest from the key by contrastOf(), of those that count; none when there is no
+/// other.
 [[nodiscard]] const SceneLight* farthestFromKey(const WhiteFacts& white);
+
+/// The light on the scene that comes through the filters as this.
+[[nodiscard]] ColourPoint onScene(const WhiteFacts& white, ColourPoint seen);
+
+/// A lamp that gels are to bring to another light's colour.
+struct GelAim {
+    std::size_t light = 0; ///< place in WhiteFacts::lights
+    ColourPoint wanted;    ///< as it comes through the filters
+};
+/// A light chosen beside the key to the key; the key itself to the light farthest from it; nothing
+/// chosen, that light to the key. None where there is no such lamp.
+[[nodiscard]] std::optional<GelAim> gelAim(const WhiteFacts& white,
+                                           std::optional<std::size_t> chosen);
 
 /// What people call a light of the scene.
 [[nodiscard]] std::string nameOf(const Scene& scene, const SceneLight& light);

@@ -21,6 +21,7 @@ std::optional<CodingTask> codingTask(const SetupContext& context, const Evaluati
     task.range = context.profile->curve.range;
     task.chroma = codec.chroma == Chroma::Raw ? Chroma::C444 : codec.chroma;
     task.gop = codec.gop;
+    task.standard = codec.standard;
     task.bitRate = *at.recording.bitRate * share;
     task.peak = codec.peak;
     if (codec.gop == Gop::Long) {

@@ -18,6 +18,7 @@ struct CodingTask {
     CodeRange range = CodeRange::Legal;
     Chroma chroma = Chroma::C420;
     Gop gop = Gop::Long;
+    CodecStandard standard = CodecStandard::Untold;
     DataRate bitRate{1e6}; ///< of these pictures: the mode's by share of its pixels
     double peak = 1.0;     ///< most over that rate, [1, 3]
     int frames = 4;

@@ -125,7 +125,7 @@ FrameMade withCoded(const SetupContext& context, const Evaluation& at, FrameMade
     const auto task = codingTask(context, at, wish.size);
     if (!task)
         return frame;
-    CodecResult result{rgbOf(coded.shown, frame.weights), coded.standard,
+    CodecResult result{rgbOf(coded.shown, frame.weights), coded.standard, task->standard,
                        codedRate(*task, coded) *
                            (at.recording.bitRate->value() / task->bitRate.value()),
                        std::nullopt};

@@ -46,9 +46,10 @@ struct FoundPatch {
 /// What the codec made of a frame.
 struct CodecResult {
     CodeFrame frame;
-    std::string standard;              ///< "H.264"
-    DataRate rate;                     ///< at the mode's own frame size
-    std::optional<Fraction> noiseKept; ///< see noiseKept()
+    std::string standard;                          ///< of the encoder, "H.264"
+    CodecStandard planned = CodecStandard::Untold; ///< of the mode
+    DataRate rate;                                 ///< at the mode's own frame size
+    std::optional<Fraction> noiseKept;             ///< see noiseKept()
 };
 
 struct FrameMade {

@@ -4,6 +4,7 @@
 #include "core/cadence/shutter.h"
 #include "core/kit/body.h"
 #include "core/kit/camera_fact.h"
+#include "core/kit/codec_standard.h"
 #include "core/kit/constraint.h"
 #include "core/kit/profile.h"
 #include "core/kit/white_dial.h"
@@ -53,6 +54,7 @@ struct Codec {
     std::string id;
     std::string name;      ///< "Intra 10-bit 4:2:2"
     std::string container; ///< "MP4", may be empty
+    CodecStandard standard = CodecStandard::Untold;
     Gop gop = Gop::Long;
     BitDepth depth;
     Chroma chroma = Chroma::C420;

@@ -29,7 +29,13 @@ struct Described<Filter> {
                    required("name", &Filter::name, form::Text{}, "Name"),
                    required("loss", &Filter::label, as::kLoss, "Loss", "as it is engraved"),
                    spared("ir_cut", &Filter::irCut, form::Flag{}, "Cuts infrared",
-                          "strong stacks stay neutral")};
+                          "strong stacks stay neutral"),
+                   spared(
+                       "shift_mired", [](auto& filter) -> auto& { return filter.shift.mired; },
+                       form::Number{-500, 500}, "Shift, mired", "positive warms"),
+                   spared(
+                       "shift_duv", [](auto& filter) -> auto& { return filter.shift.duv; },
+                       form::Number{-0.05, 0.05}, "Shift, Duv", "positive greens")};
 };
 
 template<>

@@ -14,6 +14,12 @@ inline constexpr NamedValue<Chroma> kChromaNames[] = {{"raw", Chroma::Raw},
                                                       {"4:4:4", Chroma::C444}};
 inline constexpr NamedValue<WhiteKept> kWhiteKeptNames[] = {
     {"as-codec", WhiteKept::AsCodec}, {"baked", WhiteKept::Baked}, {"note", WhiteKept::Note}};
+inline constexpr NamedValue<CodecStandard> kCodecStandardNames[] = {
+    {"", CodecStandard::Untold},           {"h264", CodecStandard::H264},
+    {"h265", CodecStandard::H265},         {"h266", CodecStandard::H266},
+    {"av1", CodecStandard::Av1},           {"mpeg2", CodecStandard::Mpeg2},
+    {"jpeg2000", CodecStandard::Jpeg2000}, {"mezzanine", CodecStandard::Mezzanine},
+    {"other", CodecStandard::Other}};
 template<>
 struct Described<SensorArea> {
     static constexpr auto kName = "area";
@@ -34,6 +40,8 @@ struct Described<Codec> {
         required("id", &Codec::id, form::Text{}, "Id"),
         required("name", &Codec::name, form::Text{}, "Name"),
         written("container", &Codec::container, form::Text{}, "Container"),
+        spared("standard", &Codec::standard, form::Named<CodecStandard>{kCodecStandardNames},
+               "Standard", "the pictures are coded by; empty: not told"),
         required("gop", &Codec::gop, form::Named<Gop>{kGopNames}, "Group of pictures"),
         required(
             "bits", [](auto& codec) -> auto& { return codec.depth.bits; }, form::Whole{8, 16},

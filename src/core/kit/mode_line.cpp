@@ -63,6 +63,10 @@ struct ModeLineReader {
     }
 
     bool format(const std::string& word) {
+        if (const auto standard = codecStandard(word)) {
+            line.standard = *standard;
+            return true;
+        }
         if (word == "raw" || word == "intra" || word == "long") {
             line.gop = word == "raw" ? Gop::Raw : word == "intra" ? Gop::Intra : Gop::Long;
             if (line.gop == Gop::Raw)
@@ -173,21 +177,23 @@ std::string chromaWord(Chroma chroma) {
     return words[static_cast<int>(chroma)];
 }
 
-std::string formatName(Gop gop, BitDepth depth, Chroma chroma) {
+std::string formatName(CodecStandard standard, Gop gop, BitDepth depth, Chroma chroma) {
     std::string name = gopWord(gop);
     if (name.front() >= 'a' && name.front() <= 'z')
         name.front() = static_cast<char>(name.front() - 'a' + 'A');
     name += " " + std::to_string(depth.bits) + "-bit";
-    const auto word = chromaWord(chroma);
-    return word.empty() ? name : name + " " + word;
+    for (const auto& word : {chromaWord(chroma), wordOf(standard)})
+        if (!word.empty())
+            name += " " + word;
+    return name;
 }
 
 std::string codecName(const ModeLine& line) {
-    return formatName(line.gop, line.depth, line.chroma);
+    return formatName(line.standard, line.gop, line.depth, line.chroma);
 }
 
 std::string nameOf(const Codec& codec) {
-    return formatName(codec.gop, codec.depth, codec.chroma);
+    return formatName(codec.standard, codec.gop, codec.depth, codec.chroma);
 }
 
 std::string areaFor(Camera& camera, Magnification crop) {
@@ -206,11 +212,13 @@ std::string areaFor(Camera& camera, Magnification crop) {
 
 std::string codecFor(Camera& camera, const ModeLine& line) {
     for (const auto& codec : camera.codecs)
-        if (codec.gop == line.gop && codec.depth == line.depth && codec.chroma == line.chroma)
+        if (codec.standard == line.standard && codec.gop == line.gop && codec.depth == line.depth &&
+            codec.chroma == line.chroma)
             return codec.id;
     Codec codec;
     codec.name = codecName(line);
     codec.id = freeId(camera.codecs, idFrom(codec.name, "mode"));
+    codec.standard = line.standard;
     codec.gop = line.gop;
     codec.depth = line.depth;
     codec.chroma = line.chroma;
@@ -287,6 +295,7 @@ ModeLine modeLineOf(const Camera& camera, const RecordingMode& mode) {
     if (const auto* area = findArea(camera, mode.area))
         line.crop = cropFactor(camera.areas.front().width, area->width);
     if (const auto* codec = findCodec(camera, mode.codec)) {
+        line.standard = codec->standard;
         line.gop = codec->gop;
         line.depth = codec->depth;
         line.chroma = codec->chroma;
@@ -332,6 +341,7 @@ std::string lineOf(const Camera& camera, const RecordingMode& mode) {
             line += " " + word;
     };
     if (codec) {
+        add(wordOf(codec->standard));
         add(gopWord(codec->gop));
         add(std::to_string(codec->depth.bits) + "-bit");
         add(chromaWord(codec->chroma));

@@ -12,6 +12,7 @@ namespace bslate {
 struct ModeLine {
     std::string name; ///< in quotes, or the words that are nothing else; may be empty
     FrameSize frame{3840, 2160};
+    CodecStandard standard = CodecStandard::Untold;
     Gop gop = Gop::Long;
     BitDepth depth;
     Chroma chroma = Chroma::C420;
@@ -26,11 +27,11 @@ struct ModeLine {
     friend bool operator==(const ModeLine&, const ModeLine&) = default;
 };
 
-/// Words in any order: a name in quotes; a frame size; `raw`, `intra` or `long`; `8-bit` to
-/// `16-bit`; `4:2:0`, `4:2:2`, `4:4:4`; rates `24/25@100` (all at 100 Mb/s, fractions
-/// as `2997:125@100`); `crop1.5`; `mute`;
-/// `mf`; `external`; `clip29:59`; `heat20min@35C`; `off1-120`; `sensorrate`. A size and one rate
-/// with its bit rate are needed. The piece that cannot be read is in `got`.
+/// Words in any order: a name in quotes; a frame size; `H.265` or another codecStandard();
+/// `raw`, `intra` or `long`; `8-bit` to `16-bit`; `4:2:0`, `4:2:2`, `4:4:4`; rates `24/25@100` (all
+/// at 100 Mb/s, fractions as `2997:125@100`); `crop1.5`; `mute`; `mf`; `external`; `clip29:59`;
+/// `heat20min@35C`; `off1-120`; `sensorrate`. A size and one rate with its bit rate are needed. The
+/// piece that cannot be read is in `got`.
 [[nodiscard]] Result<ModeLine> parseModeLine(std::string_view text);
 
 /// Adds the mode with the sensor area and codec it needs, using those the camera already has.

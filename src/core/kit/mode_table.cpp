@@ -14,7 +14,7 @@ namespace {
 
 constexpr std::size_t kMostLines = 2000;
 
-enum class Column { Other, Size, Rate, BitRate, Depth, Chroma, Gop };
+enum class Column { Other, Size, Rate, BitRate, Depth, Chroma, Gop, Codec };
 
 // The words that name a column, the ones that hold another's first.
 constexpr std::pair<std::string_view, Column> kHeadings[] = {
@@ -28,7 +28,8 @@ constexpr std::pair<std::string_view, Column> kHeadings[] = {
     {"frame size", Column::Size},   {"resolution", Column::Size}, {"size", Column::Size},
     {"pixels", Column::Size},       {"frame rate", Column::Rate}, {"framerate", Column::Rate},
     {"fps", Column::Rate},          {"rate", Column::Rate},       {"frames", Column::Rate},
-    {"gop", Column::Gop},           {"compression", Column::Gop}, {"intra", Column::Gop}};
+    {"gop", Column::Gop},           {"compression", Column::Gop}, {"intra", Column::Gop},
+    {"codec", Column::Codec},       {"coding", Column::Codec}};
 
 Column columnOf(std::string_view cell) {
     const auto heading = lowered(cell);
@@ -134,7 +135,7 @@ std::string asWords(const std::string& cell, Column column, const std::string& u
 
 bool repeats(Column column) {
     return column == Column::Size || column == Column::Depth || column == Column::Chroma ||
-           column == Column::Gop;
+           column == Column::Gop || column == Column::Codec;
 }
 
 // Lines of a table become lines of words.
@@ -172,6 +173,7 @@ private:
 // What lines above have said for those below.
 struct Standing {
     std::optional<FrameSize> size;
+    std::optional<CodecStandard> standard;
     std::optional<Gop> gop;
     std::optional<BitDepth> depth;
     std::optional<Chroma> chroma;
@@ -181,6 +183,8 @@ struct Standing {
             size.reset();
         else if (!words.sizes.empty())
             size = words.sizes.front();
+        if (words.standards.size() == 1)
+            standard = words.standards.front();
         if (words.gop)
             gop = words.gop;
         if (!words.depths.empty())
@@ -214,6 +218,10 @@ void fillFormat(TableRow& row, const ModeWords& words, const Standing& standing)
     const auto chroma = words.chroma ? words.chroma : standing.chroma;
     row.mode.name = words.name;
     row.mode.frame = size.value_or(row.mode.frame);
+    if (words.standards.size() <= 1) // two on a line: nobody knows which
+        row.mode.standard = words.standards.empty()
+                                ? standing.standard.value_or(CodecStandard::Untold)
+                                : words.standards.front();
     row.mode.gop = gop.value_or(Gop::Long);
     row.mode.depth = depth.value_or(BitDepth{8});
     row.mode.chroma = gop == Gop::Raw ? Chroma::Raw : chroma.value_or(Chroma::C420);

@@ -303,11 +303,23 @@ void dropBesides(Taker& line) {
         "recorded|played|plays|playback|conformed)\\b(?:\\s+(?:at|as|to|in|back|for))*\\s*"
         "[0-9]+(?:[.,][0-9]+)?\\s*(?:p|fps|x)?\\b(?:\\s*\\))?");
     line.drop(slow);
-    static const auto box = pattern(
-        "\\(?\\b(?:H\\s*\\.?\\s*26[456]|HEVC|AVC|VVC|AV1|VP9|MPEG[\\s-]*[24]|MP4|MOV|MXF|MKV|"
-        "JPEG\\s*(?:2000|XS)|VC-?[135])(?:\\s*/\\s*(?:H\\s*\\.?\\s*26[456]|AVC|HEVC|MPEG-?4))?"
-        "\\b\\)?");
+    static const auto box =
+        pattern("\\(?\\b(?:VP9|MPEG[\\s-]*4|MP4|MOV|MXF|MKV|JPEG\\s*XS|VC-?1)\\b\\)?");
     line.drop(box);
+}
+
+// What the pictures are coded by; two spellings of one standard, `H.264/AVC`, are one.
+void takeStandards(Taker& line, ModeWords& words) {
+    static const auto standard =
+        pattern("\\(?\\b(H\\s*\\.?\\s*26[456]|HEVC|AVC|VVC|AV1|MPEG[\\s-]*2|JPEG\\s*2000|VC-?[235]|"
+                "mezzanine)(?:\\s*codec)?\\b\\)?");
+    line.each(standard, [&](const std::smatch& match) {
+        const auto read = codecStandard(match[1].str());
+        if (read && std::find(words.standards.begin(), words.standards.end(), *read) ==
+                        words.standards.end())
+            words.standards.push_back(*read);
+        return true;
+    });
 }
 
 // Words that carry nothing for a plan.
@@ -338,6 +350,7 @@ ModeWords readModeWords(std::string_view line) {
         return true;
     });
     takeCosts(taker, words);
+    takeStandards(taker, words);
     dropBesides(taker);
     takeFormat(taker, words);
     takeBitRates(taker, words);

@@ -12,8 +12,9 @@
 namespace bslate {
 
 struct ModeWords {
-    std::vector<FrameSize> sizes; ///< that differ
-    bool unknownSize = false;     ///< "6K": no size of pixels
+    std::vector<FrameSize> sizes;         ///< that differ
+    bool unknownSize = false;             ///< "6K": no size of pixels
+    std::vector<CodecStandard> standards; ///< that differ
     std::optional<Gop> gop;
     std::vector<BitDepth> depths; ///< that differ
     std::optional<Chroma> chroma;

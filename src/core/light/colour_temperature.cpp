@@ -241,4 +241,10 @@ std::optional<ColourPoint> LightMixture::colour() const {
     return colour ? *colour : m_largest;
 }
 
+ColourPoint shifted(ColourPoint light, ColourShift shift) {
+    const Mired mired(std::clamp((miredOf(light.cct) + shift.mired).value(),
+                                 miredOf(kCoolest).value(), miredOf(kWarmest).value()));
+    return {kelvinOf(mired), std::clamp(light.duv + shift.duv, -kFarthest, kFarthest)};
+}
+
 } // namespace bslate

@@ -30,6 +30,21 @@ inline constexpr Duv kFarthest{0.05};
     return Kelvin(1e6 / mired.value());
 }
 
+/// What a gel or a filter does to light that goes through it.
+struct ColourShift {
+    Mired mired{0}; ///< positive warms
+    Duv duv{0};     ///< positive greens
+    friend bool operator==(ColourShift, ColourShift) = default;
+    friend ColourShift operator+(ColourShift a, ColourShift b) {
+        return {a.mired + b.mired, a.duv + b.duv};
+    }
+    friend ColourShift operator-(ColourShift a) { return {-a.mired, -a.duv}; }
+};
+
+/// The light behind it: shifts add in mired and in Duv. Held within kWarmest to kCoolest and
+/// kFarthest.
+[[nodiscard]] ColourPoint shifted(ColourPoint light, ColourShift shift);
+
 /// The black body's locus by Robertson's table of isotemperature lines (J. Opt. Soc. Am. 58, 1528,
 /// 1968, as in Wyszecki and Stiles; from memory) with a smooth curve through its points in mired.
 /// Beyond [1667, 40000] K the nearest end.

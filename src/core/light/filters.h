@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/base/extra_keys.h"
+#include "core/light/colour_temperature.h"
 #include "core/quantity/nd_label.h"
 
 #include <cstdint>
@@ -17,6 +18,7 @@ struct Filter {
     NdLabel label;
     bool irCut = false;   ///< cuts infrared too, so strong stacks stay neutral
     bool builtIn = false; ///< sits in the camera: free to stack, needs no holder
+    ColourShift shift;    ///< of what comes through, mired in [-500, 500], Duv in [-0.05, 0.05]
     ExtraKeys extra;
 
     friend bool operator==(const Filter&, const Filter&) = default;

@@ -24,12 +24,12 @@ struct Gel {
 /// `-log2` of what it lets through.
 [[nodiscard]] Stops lossOf(const Gel& gel);
 
-/// The light behind it: shifts add in mired and in Duv. Held within [1667, 40000] K and kFarthest.
+/// The light behind it, as shifted() has it.
 [[nodiscard]] ColourPoint gelled(ColourPoint light, const Gel& gel);
 
 /// Some gels of a list, by their places in it.
 struct GelChoice {
-    std::vector<std::size_t> picks; ///< at most two, ascending; the same one may be doubled
+    std::vector<std::size_t> picks; ///< at most kMostStacked, rising; the same one may be doubled
     ColourPoint colour;             ///< of the light behind them
     Stops loss{0};
 };
@@ -38,11 +38,17 @@ struct GelChoice {
 /// 0.005, both common practice; below 1 it passes.
 [[nodiscard]] double contrastOf(ColourPoint a, ColourPoint b);
 
-/// The gels, at most two, that bring a light to within contrastOf() 1 of another: the fewest, of
-/// those that lose least light, of those the nearest. Where none does, the nearest of all that
-/// comes at least halfway. Nothing when no gel helps or the lights are together already. At most
-/// 200 gels are considered.
+/// More are not stacked on one lamp: common practice, no source.
+inline constexpr std::size_t kMostStacked = 4;
+
+/// The gels that bring a light to within contrastOf() 1 of another: the fewest, of those that lose
+/// least light, of those the nearest. Where none do, the nearest of all that comes at least
+/// halfway. Nothing when no gel helps or the lights are together already. Of one and two the first
+/// 200 of the list are considered, of more the first 40.
 [[nodiscard]] std::optional<GelChoice> gelsToward(std::span<const Gel> gels, ColourPoint light,
                                                   ColourPoint wanted);
+
+/// Of a choice, in its order.
+[[nodiscard]] std::vector<std::string> idsOf(std::span<const Gel> gels, const GelChoice& choice);
 
 } // namespace bslate

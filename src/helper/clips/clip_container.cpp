@@ -69,7 +69,8 @@ ClipPicture pictureOf(const AVStream& stream) {
     ClipPicture picture;
     picture.size = {told.width, told.height};
     picture.turned = turnOf(stream);
-    picture.standard = avcodec_get_name(told.codec_id);
+    picture.standard = isMezzanine(told.codec_id) ? "mezzanine" : avcodec_get_name(told.codec_id);
+    picture.readable = avcodec_find_decoder(told.codec_id) != nullptr;
     picture.interlaced =
         told.field_order != AV_FIELD_UNKNOWN && told.field_order != AV_FIELD_PROGRESSIVE;
     if (const auto* format = av_pix_fmt_desc_get(static_cast<AVPixelFormat>(told.format))) {
@@ -142,6 +143,7 @@ Outcome takeTiming(AVFormatContext& clip, AVStream& stream, ClipFacts& facts) {
     auto& picture = *facts.picture;
     picture.rate = timing->rate;
     picture.variable = timing->variable;
+    picture.varies = timing->varies;
     picture.gop = timing->everyKey ? Gop::Intra : Gop::Long;
     picture.gaps = timing->gaps;
     picture.doubled = timing->doubled;

@@ -47,7 +47,7 @@ Result<io::Still> middlePicture(AVFormatContext& clip) {
     const int index = av_find_best_stream(&clip, AVMEDIA_TYPE_VIDEO, -1, -1, &codec, 0);
     const auto decoder = index < 0 ? nullptr : openedDecoder(*clip.streams[index]->codecpar, codec);
     if (!decoder)
-        return noPlanes("no pictures that can be decoded");
+        return undecoded(clip);
     if (clip.duration > 0)
         avformat_seek_file(&clip, -1, INT64_MIN, clip.duration / 2, clip.duration / 2, 0);
     const MediaPacket packet(av_packet_alloc());

@@ -7,6 +7,10 @@
 #include <optional>
 #include <string>
 
+extern "C" {
+#include <libavformat/avformat.h>
+}
+
 /// Pictures of luma and two colour differences in planes, as decoders give them.
 namespace bslate::helper {
 
@@ -16,6 +20,21 @@ namespace bslate::helper {
             {},
             std::move(got),
             "pictures of luma and colour differences, 8 to 16 bits"};
+}
+
+/// Of a clip whose codec the media library cannot decode.
+[[nodiscard]] inline Error undecoded(const AVFormatContext& clip) {
+    std::string codec;
+    for (unsigned i = 0; i < clip.nb_streams; ++i)
+        if (clip.streams[i]->codecpar->codec_type == AVMEDIA_TYPE_VIDEO)
+            codec = avcodec_get_name(clip.streams[i]->codecpar->codec_id);
+    if (codec.empty())
+        return noPlanes("no pictures");
+    return {ErrorCode::WrongFormat,
+            {},
+            {},
+            "pictures in a codec that cannot be read here, " + codec,
+            "a codec that the media library of this machine decodes"};
 }
 
 /// What is wrong with the form of a picture; nothing for one that planeCode() reads.

@@ -228,12 +228,12 @@ Result<std::vector<io::RegionCodes>> regionsOf(AVFormatContext& clip,
                                                const io::RegionQuestion& question) {
     const AVCodec* codec = nullptr;
     const int index = av_find_best_stream(&clip, AVMEDIA_TYPE_VIDEO, -1, -1, &codec, 0);
-    if (index < 0 || !codec)
-        return noPlanes("no pictures that can be decoded");
+    if (index < 0)
+        return undecoded(clip);
     const auto* stream = clip.streams[index];
     const auto decoder = openedDecoder(*stream->codecpar, codec);
     if (!decoder)
-        return noPlanes("pictures that cannot be decoded");
+        return undecoded(clip);
     for (unsigned i = 0; i < clip.nb_streams; ++i)
         if (static_cast<int>(i) != index)
             clip.streams[i]->discard = AVDISCARD_ALL;

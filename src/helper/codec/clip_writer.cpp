@@ -49,9 +49,10 @@ bool ClipWriter::addStreams() {
     if (!m_pictures || avcodec_parameters_from_context(m_pictures->codecpar, m_encoder.get()) < 0)
         return false;
     // Else a 10-bit intra recording is taken for one whose header no decoder is told.
-    m_pictures->codecpar->codec_tag = m_encoder->codec_id == AV_CODEC_ID_H264
-                                          ? MKTAG('a', 'v', 'c', '1')
-                                          : MKTAG('h', 'v', 'c', '1');
+    if (m_encoder->codec_id == AV_CODEC_ID_H264)
+        m_pictures->codecpar->codec_tag = MKTAG('a', 'v', 'c', '1');
+    else if (m_encoder->codec_id == AV_CODEC_ID_HEVC)
+        m_pictures->codecpar->codec_tag = MKTAG('h', 'v', 'c', '1');
     m_pictures->time_base = m_encoder->time_base;
     m_pictures->avg_frame_rate = m_encoder->framerate;
     av_dict_set(&m_pictures->metadata, "timecode", print(m_task.timecode).c_str(), 0);

@@ -34,13 +34,53 @@ bool takes(const AVCodec& codec, AVPixelFormat format) {
     return false;
 }
 
+// H.264, or H.265 for more than it takes, where nobody told which.
+std::vector<AVCodecID> encodersFor(CodecStandard standard) {
+    switch (standard) {
+    case CodecStandard::Untold:
+        return {AV_CODEC_ID_H264, AV_CODEC_ID_HEVC};
+    case CodecStandard::H264:
+        return {AV_CODEC_ID_H264};
+    case CodecStandard::H265:
+        return {AV_CODEC_ID_HEVC};
+    case CodecStandard::Av1:
+        return {AV_CODEC_ID_AV1};
+    case CodecStandard::Mpeg2:
+        return {AV_CODEC_ID_MPEG2VIDEO};
+    case CodecStandard::Jpeg2000:
+        return {AV_CODEC_ID_JPEG2000};
+    case CodecStandard::Mezzanine: // by its kind
+    case CodecStandard::H266:
+    case CodecStandard::Other:
+        break;
+    }
+    return {};
+}
+
+// A mezzanine codec that can be held to a rate in any size of picture: bits for each 16 x 16.
+constexpr const char* kBitsEach = "bits_per_mb";
+bool keepsARate(const AVCodec& codec) {
+    const auto* options = codec.priv_class;
+    return isMezzanine(codec.id) && options &&
+           av_opt_find(&options, kBitsEach, nullptr, 0, AV_OPT_SEARCH_FAKE_OBJ);
+}
+
 // In software, since what a machine's chips make of it differs from machine to machine.
-const AVCodec* encoderOf(AVCodecID standard, AVPixelFormat format) {
-    void* at = nullptr;
-    while (const auto* codec = av_codec_iterate(&at))
-        if (av_codec_is_encoder(codec) && codec->id == standard && takes(*codec, format) &&
-            !(codec->capabilities &
-              (AV_CODEC_CAP_HARDWARE | AV_CODEC_CAP_HYBRID | AV_CODEC_CAP_EXPERIMENTAL)))
+const AVCodec* encoderOf(CodecStandard standard, AVPixelFormat format) {
+    const auto wanted = encodersFor(standard);
+    const auto first = [&](const auto& fits) -> const AVCodec* {
+        void* at = nullptr;
+        while (const auto* codec = av_codec_iterate(&at))
+            if (av_codec_is_encoder(codec) && fits(*codec) && takes(*codec, format) &&
+                !(codec->capabilities &
+                  (AV_CODEC_CAP_HARDWARE | AV_CODEC_CAP_HYBRID | AV_CODEC_CAP_EXPERIMENTAL)))
+                return codec;
+        return nullptr;
+    };
+    if (standard == CodecStandard::Mezzanine)
+        return first(keepsARate);
+    for (const auto id : wanted)
+        if (const auto* codec = first([id](const AVCodec& one) { return one.id == id; }))
             return codec;
     return nullptr;
 }
@@ -65,6 +105,10 @@ void configure(const CodingTask& task, AVCodecContext& context) {
     context.rc_max_rate = static_cast<std::int64_t>(
         std::llround(task.bitRate.value() * std::clamp(task.peak, 1.0, 3.0)));
     context.rc_buffer_size = static_cast<int>(std::clamp(group * task.peak, 1e4, 2e9));
+    const double blocks = std::ceil(task.size.width / 16.0) * std::ceil(task.size.height / 16.0);
+    if (task.standard == CodecStandard::Mezzanine)
+        av_opt_set_int(context.priv_data, kBitsEach,
+                       std::llround(task.bitRate.value() / task.rate.toDouble() / blocks), 0);
     av_opt_set(context.priv_data, "preset", "veryfast", 0);
     av_opt_set(context.priv_data, "forced-idr", "1", 0);
     av_opt_set(context.priv_data, "x265-params", "log-level=none:pools=none:frame-threads=1", 0);
@@ -90,19 +134,24 @@ Error cannotBeEncoded(const CodingTask& task) {
     const char* chroma = task.chroma == Chroma::C420   ? "4:2:0"
                          : task.chroma == Chroma::C422 ? "4:2:2"
                                                        : "4:4:4";
+    const auto standard = print(task.standard);
     return {ErrorCode::OutOfRange,
             {},
             {},
-            std::to_string(task.depth.bits) + " bits " + chroma,
-            "a depth and chroma that the installed media library encodes (H.264 or H.265)"};
+            (standard.empty() ? standard : standard + " ") + std::to_string(task.depth.bits) +
+                " bits " + chroma,
+            "a codec, depth and chroma that the installed media library encodes"};
+}
+
+std::string nameOfCoded(AVCodecID standard) {
+    if (isMezzanine(standard))
+        return print(CodecStandard::Mezzanine);
+    return print(codecStandard(avcodec_get_name(standard)).value_or(CodecStandard::Other));
 }
 
 Result<CodecContext> openedEncoder(const CodingTask& task, bool headerApart) {
     const auto format = formatOf(task);
-    const AVCodec* codec = nullptr;
-    if (format != AV_PIX_FMT_NONE)
-        for (const auto standard : {AV_CODEC_ID_H264, AV_CODEC_ID_HEVC})
-            codec = codec ? codec : encoderOf(standard, format);
+    const auto* codec = format != AV_PIX_FMT_NONE ? encoderOf(task.standard, format) : nullptr;
     CodecContext encoder(codec ? avcodec_alloc_context3(codec) : nullptr);
     if (!encoder)
         return cannotBeEncoded(task);

@@ -38,7 +38,7 @@ Result<SceneCoder> SceneCoder::open(const CodingTask& task) {
     coder.m_decoder->thread_count = 1;
     if (avcodec_open2(coder.m_decoder.get(), nullptr, nullptr) < 0)
         return cannotBeEncoded(task);
-    coder.m_coded.standard = standard == AV_CODEC_ID_H264 ? "H.264" : "H.265";
+    coder.m_coded.standard = nameOfCoded(standard);
     coder.m_coded.sizes.assign(static_cast<std::size_t>(task.frames), DataSize(0));
     coder.m_coded.shown = {task.size, task.depth, task.range, task.chroma, {}};
     return coder;

@@ -47,8 +47,12 @@ void addPicture(ClipJson& json, const ClipPicture& picture) {
     json["turned"] = picture.turned;
     json["rate"] = spell(picture.rate);
     json["variable_rate"] = picture.variable;
+    if (picture.varies)
+        json["varies"] = {{"slowest", spell(picture.varies->slowest)},
+                          {"fastest", spell(picture.varies->fastest)}};
     json["interlaced"] = picture.interlaced;
     json["codec"] = picture.standard;
+    json["readable"] = picture.readable;
     json["gop"] = nameIn<Gop>(kGopNames, picture.gop);
     json["bit_depth"] = picture.depth ? ClipJson(picture.depth->bits) : ClipJson(nullptr);
     json["chroma"] = picture.chroma ? ClipJson(nameIn<Chroma>(kChromaNames, *picture.chroma))
@@ -129,6 +133,31 @@ private:
     bool m_fine = true;
 };
 
+// `24000/1001`.
+std::optional<FrameRate> rateIn(const std::string& text) {
+    const auto slash = text.find('/');
+    const auto over = std::atoll(text.c_str());
+    const auto under = slash == std::string::npos ? 1 : std::atoll(text.c_str() + slash + 1);
+    constexpr long long kEnd = 1LL << 31;
+    if (over < 1 || over >= kEnd || under < 1 || under >= kEnd)
+        return std::nullopt;
+    return FrameRate{Rational(over, under)};
+}
+
+bool takeVaries(const ClipJson& json, ClipPicture& picture) {
+    if (!json.is_object())
+        return false;
+    Taker take(json);
+    std::string slow, fast;
+    take.word("slowest", slow);
+    take.word("fastest", fast);
+    const auto slowest = rateIn(slow), fastest = rateIn(fast);
+    if (!slowest || !fastest)
+        return false;
+    picture.varies = RateSpan{*slowest, *fastest};
+    return take.fine();
+}
+
 bool takePicture(const ClipJson& json, ClipPicture& picture) {
     Taker take(json);
     constexpr double kMost = 1e15;
@@ -140,6 +169,7 @@ bool takePicture(const ClipJson& json, ClipPicture& picture) {
     take.flag("variable_rate", picture.variable);
     take.flag("interlaced", picture.interlaced);
     take.word("codec", picture.standard);
+    take.flag("readable", picture.readable);
     take.named<Gop>("gop", kGopNames, picture.gop);
     if (take.isThere("bit_depth"))
         take.number("bit_depth", picture.depth.emplace().bits, 1, 64);
@@ -161,14 +191,12 @@ bool takePicture(const ClipJson& json, ClipPicture& picture) {
         tags.word("transfer", picture.colour.transfer);
         tags.word("matrix", picture.colour.matrix);
     }
-    const auto slash = rate.find('/');
-    const auto over = std::atoll(rate.c_str());
-    const auto under = slash == std::string::npos ? 1 : std::atoll(rate.c_str() + slash + 1);
-    constexpr long long kEnd = 1LL << 31;
-    if (over < 1 || over >= kEnd || under < 1 || under >= kEnd)
+    const auto own = rateIn(rate);
+    if (!own)
         return false;
-    picture.rate = FrameRate{Rational(over, under)};
-    return take.fine();
+    picture.rate = *own;
+    const auto* varies = take.find("varies");
+    return take.fine() && (!varies || takeVaries(*varies, picture));
 }
 
 bool takeSound(const ClipJson& json, ClipSound& sound) {

@@ -49,6 +49,7 @@ std::string codingText(const CodingTask& task) {
                {"range", static_cast<int>(task.range)},
                {"chroma", static_cast<int>(task.chroma)},
                {"gop", static_cast<int>(task.gop)},
+               {"standard", static_cast<int>(task.standard)},
                {"bit_rate", task.bitRate.value()},
                {"peak", task.peak},
                {"frames", task.frames},
@@ -65,9 +66,10 @@ Result<CodingTask> readCodingText(const std::string& line) {
         object.is_object() && taken(object, "width", task.size.width) &&
         taken(object, "height", task.size.height) && taken(object, "bits", task.depth.bits) &&
         takenAs(object, "range", task.range, 2) && takenAs(object, "chroma", task.chroma, 4) &&
-        takenAs(object, "gop", task.gop, 3) && taken(object, "bit_rate", bits) &&
-        taken(object, "peak", task.peak) && taken(object, "frames", task.frames) &&
-        taken(object, "shown", task.shown);
+        takenAs(object, "gop", task.gop, 3) &&
+        takenAs(object, "standard", task.standard, static_cast<int>(CodecStandard::Other) + 1) &&
+        taken(object, "bit_rate", bits) && taken(object, "peak", task.peak) &&
+        taken(object, "frames", task.frames) && taken(object, "shown", task.shown);
     const auto rate = whole ? object.find("rate") : object.end();
     if (!whole || rate == object.end() || !rate->is_array() || rate->size() != 2 ||
         !(*rate)[0].is_number_integer() || !(*rate)[1].is_number_integer() ||

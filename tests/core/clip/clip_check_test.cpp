@@ -108,8 +108,36 @@ INSTANTIATE_TEST_SUITE_P(
                     clip.picture->gaps = 3;
                 },
                 FindingId::ClipFramesMissing, Severity::Fault, "without a frame: 3"},
-        Changed{"variable", [](Shoot&, ClipFacts& clip) { clip.picture->variable = true; },
+        Changed{"uneven",
+                [](Shoot&, ClipFacts& clip) {
+                    clip.picture->variable = true;
+                    clip.picture->varies = RateSpan{FrameRate{Rational(23, 1)},
+                                                    FrameRate{Rational(25, 1)}};
+                },
                 FindingId::ClipVariable, Severity::Caution, "drifts"},
+        Changed{"varies on purpose",
+                [](Shoot&, ClipFacts& clip) {
+                    clip.picture->variable = true;
+                    clip.picture->rate = FrameRate{Rational(75, 2)};
+                    clip.picture->varies = RateSpan{FrameRate{Rational(25, 1)},
+                                                    FrameRate{Rational(50, 1)}};
+                },
+                FindingId::ClipVariable, Severity::Fault, "from 25 to 50"},
+        Changed{"another codec",
+                [](Shoot& shoot, ClipFacts& clip) {
+                    shoot.kit.cameras[0].codecs[0].standard = CodecStandard::H265;
+                    clip.picture->standard = "h264";
+                },
+                FindingId::ClipCodec, Severity::Caution, "H.264, planned was H.265"},
+        Changed{"the same codec",
+                [](Shoot& shoot, ClipFacts& clip) {
+                    shoot.kit.cameras[0].codecs[0].standard = CodecStandard::H265;
+                    clip.picture->standard = "hevc";
+                },
+                FindingId::ClipAsPlanned, Severity::Good, "so does the codec, H.265"},
+        Changed{"a codec nobody told",
+                [](Shoot&, ClipFacts& clip) { clip.picture->standard = "hevc"; },
+                FindingId::ClipAsPlanned, Severity::Good, "does not tell the codec"},
         Changed{"size", [](Shoot&, ClipFacts& clip) { clip.picture->size = {1920, 1080}; },
                 FindingId::ClipSize, Severity::Fault, "1920x1080"},
         Changed{"depth", [](Shoot&, ClipFacts& clip) { clip.picture->depth = BitDepth{8}; },
@@ -195,6 +223,19 @@ INSTANTIATE_TEST_SUITE_P(
                 FindingId::ClipShort, Severity::Caution, "10 min"},
         Changed{"no picture", [](Shoot&, ClipFacts& clip) { clip.picture.reset(); },
                 FindingId::ClipNoPicture, Severity::Fault, "no pictures"}));
+
+TEST(ClipCheck, ACodecThatCannotBeReadIsSaidSo) {
+    const auto shoot = plannedShoot();
+    auto clip = plannedClip();
+    clip.picture->standard = "somewhat";
+    clip.picture->readable = false;
+    clip.picture->depth.reset();
+    const auto findings = checkClip(*resolve(shoot, shoot.setups[0]), clip);
+    ASSERT_EQ(findings.size(), 2u) << "and as planned in what the file tells";
+    const auto& unread = findings[findings[0].id == FindingId::ClipUnreadable ? 0 : 1];
+    EXPECT_EQ(unread.id, FindingId::ClipUnreadable);
+    EXPECT_NE(reasonOf(unread).find("no decoder for somewhat"), std::string::npos);
+}
 
 TEST(ClipParts, JoinWithinAFrameOrAreTold) {
     std::vector<ClipFacts> parts(4, plannedClip());

@@ -31,6 +31,42 @@ TEST(ClipModes, AreOneForEachFormatWithItsRates) {
     EXPECT_EQ(modes[1].line.depth.bits, 8);
 }
 
+// One body, one size, one rate: what parts them is what they are coded by.
+TEST(ClipModes, OfThreeCodecsAreThreeModes) {
+    std::vector<ClipFacts> clips = {clip("a", fps(25), 100e6, 120e6),
+                                    clip("b", fps(25), 150e6, 160e6),
+                                    clip("c", fps(25), 240e6, 250e6)};
+    clips[0].picture->standard = "h264";
+    clips[1].picture->standard = "hevc";
+    clips[2].picture->standard = "mezzanine";
+    clips[2].picture->gop = Gop::Intra;
+    const auto modes = modesFromClips(clips);
+    ASSERT_EQ(modes.size(), 3u);
+    EXPECT_EQ(modes[0].line.rates[0].bitRate, DataRate(100e6));
+    EXPECT_EQ(modes[1].line.standard, CodecStandard::H265);
+    // A table tells the same three, and a fourth that no clip shows.
+    const auto lines = modesIn(readModeTable("UHD 25p 10 bit 4:2:2 Long GOP H.264 90 Mbps\n"
+                                             "UHD 25p 10 bit 4:2:2 Long GOP HEVC 140 Mbps\n"
+                                             "UHD 25p 10 bit 4:2:2 All-I mezzanine 230 Mbps\n"
+                                             "UHD 25p 10 bit 4:2:2 All-I H.264 400 Mbps\n"));
+    ASSERT_EQ(lines.size(), 4u);
+    const auto all = joined(modes, lines);
+    ASSERT_EQ(all.size(), 4u);
+    const auto camera = withModes(startingCamera({}), all);
+    EXPECT_EQ(camera.codecs.size(), 4u);
+    EXPECT_EQ(lineOf(camera, camera.modes[1]), "3840x2160 H.265 long 10-bit 4:2:2 25@150 mute");
+    for (const auto& mode : camera.modes)
+        EXPECT_EQ(*parseModeLine(lineOf(camera, mode)), modeLineOf(camera, mode));
+    // A camera whose kit does not tell is told by the first clip, and not by the second.
+    const std::vector<SeenMode> untold = {
+        {*parseModeLine("UHD long 10-bit 4:2:2 25@95"), 1, {}, std::nullopt, "own"}};
+    const auto seen = withSeen(untold, modes);
+    ASSERT_EQ(seen.size(), 3u);
+    EXPECT_EQ(seen[0].modeId, "own");
+    EXPECT_EQ(seen[0].line.standard, CodecStandard::H264);
+    EXPECT_EQ(seen[0].line.rates[0].bitRate, DataRate(100e6));
+}
+
 TEST(ClipModes, AreNotMadeOfWhatIsUnfit) {
     const auto fit = clip("a", fps(25), 1e8, 1e8);
     EXPECT_FALSE(unfitForModes(fit));
@@ -40,6 +76,8 @@ TEST(ClipModes, AreNotMadeOfWhatIsUnfit) {
     one = fit;
     one.picture->depth.reset();
     EXPECT_EQ(unfitForModes(one), ClipUnfit::UnknownDepth);
+    one.picture->readable = false;
+    EXPECT_EQ(unfitForModes(one), ClipUnfit::Unreadable);
     one = fit;
     one.cutOff = true;
     EXPECT_EQ(unfitForModes(one), ClipUnfit::CutOff);

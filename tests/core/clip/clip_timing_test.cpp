@@ -64,6 +64,29 @@ TEST(ClipTiming, GapsDoubledFramesAndKeysAreCounted) {
     EXPECT_FALSE(timing->everyKey);
 }
 
+TEST(ClipTiming, APaceThatHoldsIsNoGap) {
+    // 25 frames a second, then 50, then 25 again, with one frame missing in the middle of each.
+    std::vector<ClipSample> samples;
+    std::int64_t time = 0;
+    for (const int interval : {40, 20, 40})
+        for (int i = 0; i < 50; ++i) {
+            samples.push_back({time, 1, true});
+            time += i == 25 ? 2 * interval : interval;
+        }
+    const auto timing = timingOf(samples, Rational(1, 1000), std::nullopt);
+    ASSERT_TRUE(timing);
+    EXPECT_TRUE(timing->variable);
+    ASSERT_TRUE(timing->varies);
+    EXPECT_EQ(timing->varies->slowest.perSecond, Rational(25, 1));
+    EXPECT_EQ(timing->varies->fastest.perSecond, Rational(50, 1));
+    EXPECT_EQ(timing->gaps, 3);
+    // Even and without a gap but one: that is no varying rate.
+    auto even = atRate(25, 1000, 60);
+    even.erase(even.begin() + 30);
+    EXPECT_FALSE(timingOf(even, Rational(1, 1000), std::nullopt)->varies);
+    EXPECT_EQ(timingOf(even, Rational(1, 1000), std::nullopt)->gaps, 1);
+}
+
 TEST(ClipTiming, OfFramesThatKeepNoRateIsTheMean) {
     std::vector<ClipSample> samples;
     for (int i = 0; i < 11; ++i)

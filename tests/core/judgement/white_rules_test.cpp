@@ -235,6 +235,84 @@ TEST(WhiteRules, ARatioIsMetByMovingOneLight) {
     EXPECT_EQ(after.scenes[0].patches[0], scene.patches[0]) << "the others stay";
 }
 
+// Three lights: each that stands apart is told, and either of two may be gelled.
+TEST(WhiteRules, EachOfThreeLightsIsBroughtToTheKeyOrTheKeyToIt) {
+    Shoot shoot = workshop();
+    shoot.scenes[0].lamps = {lampOf("window", 5600, 0.0033, 0.6), lampOf("bulb", 3300, 0, 0.25),
+                             lampOf("panel", 8500, 0.0032, 0.15)};
+    shoot.kit.gels = {{"blue", "Blue quarter", Mired(-41), Duv(0), Fraction(0.8), {}},
+                      {"warm", "Warm half", Mired(62), Duv(0), Fraction(0.7), {}}};
+    shoot.setups[0].white = Kelvin(5600);
+    const auto bulb = saidOf(shoot, "lights-apart:bulb"),
+               panel = saidOf(shoot, "lights-apart:panel");
+    ASSERT_TRUE(bulb && panel);
+    // 303 mired to 179: three quarters of 41 leave 1.
+    const auto* gel = remedyOf(*bulb, RemedyId::GelLamp);
+    ASSERT_TRUE(gel);
+    EXPECT_EQ(titleOf(*gel).find("Blue quarter + Blue quarter + Blue quarter"), 0u)
+        << titleOf(*gel);
+    EXPECT_FALSE(saidOf(applied(shoot, gel->edit), "lights-apart:bulb"));
+    EXPECT_TRUE(saidOf(applied(shoot, gel->edit), "lights-apart:panel")) << "that one stays";
+    // The other way: two warm halves on the window bring it to the bulb, but the panel would stand
+    // farther from it than any light did; without the panel that is offered.
+    EXPECT_EQ(bulb->remedies.size(), 2u) << "a gel on the bulb, and a white between";
+    shoot.scenes[0].lamps.pop_back();
+    const auto two = *saidOf(shoot, "lights-apart:bulb");
+    const auto onKey =
+        std::find_if(two.remedies.begin(), two.remedies.end(), [](const Remedy& one) {
+            return titleOf(one).find("on window") != std::string::npos;
+        });
+    ASSERT_NE(onKey, two.remedies.end());
+    const auto gelled = applied(shoot, onKey->edit);
+    EXPECT_EQ(gelled.scenes[0].lamps[0].gels, (std::vector<std::string>{"warm", "warm"}));
+    EXPECT_FALSE(saidOf(gelled, "lights-apart:bulb"));
+}
+
+// 6500 K are 153.8 mired, and 40 more are 5159 K.
+TEST(WhiteRules, WhiteIsJudgedByWhatComesThroughTheFilters) {
+    Shoot shoot = workshop();
+    shoot.scenes[0].lamps = {lampOf("sky", 6500, 0.0032, 1)};
+    shoot.setups[0].white = Kelvin(6500);
+    shoot.setups[0].tint = whiteFor(shoot.kit.cameras[0].white, {Kelvin(6500), Duv(0.0032)}).tint;
+    ASSERT_TRUE(saidOf(shoot, "white-fits"));
+    for (auto& filter : shoot.kit.filters)
+        if (filter.id == "nd18")
+            filter.shift = {Mired(40), Duv(0.006)};
+    shoot.setups[0].filters = {"nd18"};
+    const auto off = saidOf(shoot, "white-off");
+    ASSERT_TRUE(off);
+    EXPECT_EQ(titleOf(*off), "White is 40 mired off sky");
+    ASSERT_FALSE(off->remedies.empty());
+    const auto right = applied(shoot, off->remedies[0].edit);
+    EXPECT_NEAR(right.setups[0].white.value(), 5159, 26);
+    EXPECT_TRUE(saidOf(right, "white-fits"));
+    EXPECT_FALSE(saidOf(right, "light-green:sky")) << "that is the filter's";
+    const auto shift = saidOf(right, "filters-shift");
+    ASSERT_TRUE(shift);
+    EXPECT_EQ(titleOf(*shift), "The filters turn every light warm, green");
+    EXPECT_EQ(shift->severity, Severity::Note);
+    // The card was measured before they went on: told although the ND is not strong.
+    auto measured = right;
+    measured.setups[0].whiteBy = WhiteBy::Card;
+    measured.setups[0].whiteNd = Stops(0);
+    EXPECT_TRUE(saidOf(measured, "white-before-nd"));
+    // Another camera without filters, at the white of the sky, is not apart from this one.
+    auto other = right.setups[0];
+    other.id = "other";
+    other.number = "2B";
+    other.filters.clear();
+    other.white = Kelvin(6500);
+    other.tint = shoot.setups[0].tint;
+    auto both = right;
+    both.setups.push_back(other);
+    EXPECT_FALSE(saidOf(both, "white-cuts-differ:2B"));
+    both.setups[1].filters = {"nd18"};
+    EXPECT_TRUE(saidOf(both, "white-cuts-differ:2B"));
+    for (auto& camera : shoot.kit.cameras)
+        camera.white.tint.reset();
+    EXPECT_EQ(saidOf(shoot, "filters-shift")->severity, Severity::Caution);
+}
+
 TEST(WhiteRules, EverySentenceIsWhole) {
     Shoot shoot = workshop();
     shoot.setups[0].wantedWhite = Kelvin(9000);

@@ -28,6 +28,7 @@ std::vector<Filter> ownSet() {
                            {NdTradition::Density, density},
                            false,
                            false,
+                           {},
                            {}});
     return filters;
 }
@@ -47,7 +48,7 @@ TEST(Filters, NearestStackOfTheUsersOwn) {
 
 TEST(Filters, BuiltInOnesNeedNoHolder) {
     auto filters = ownSet();
-    filters.push_back({"built-in", "", {NdTradition::Stops, 2}, false, true, {}});
+    filters.push_back({"built-in", "", {NdTradition::Stops, 2}, false, true, {}, {}});
     EXPECT_EQ(nearestStack(filters, Stops(2), 0).picks, (std::vector<std::size_t>{5}));
     EXPECT_NEAR(largestLoss(filters, 1).value(), 2 + 5.979, 1e-3);
 }
@@ -60,7 +61,7 @@ TEST(Filters, SearchAgreesWithTryingEverything) {
         std::vector<Filter> filters;
         for (int i = 0; i < 7; ++i)
             filters.push_back(
-                {std::to_string(i), "", {NdTradition::Stops, loss(random)}, false, i == 3, {}});
+                {std::to_string(i), "", {NdTradition::Stops, loss(random)}, false, i == 3, {}, {}});
         const Stops wanted(loss(random) * 2);
         double best = wanted.value();
         for (unsigned mask = 0; mask < 128; ++mask) {

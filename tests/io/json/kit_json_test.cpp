@@ -38,9 +38,10 @@ TEST(KitJson, EveryCurveFamilyAndNdTraditionRoundTrips) {
         soft.curve = curve;
         kit.profiles.push_back(soft);
     }
-    kit.filters = {{"a", "A", {NdTradition::Density, 0.9}, true, false, {}},
-                   {"b", "B", {NdTradition::Factor, 8}, false, false, {}},
-                   {"c", "C", {NdTradition::Stops, 1.0 / 3}, false, false, {}}};
+    kit.filters = {
+        {"a", "A", {NdTradition::Density, 0.9}, true, false, {Mired(12), Duv(0.004)}, {}},
+        {"b", "B", {NdTradition::Factor, 8}, false, false, {}, {}},
+        {"c", "C", {NdTradition::Stops, 1.0 / 3}, false, false, {}, {}}};
     kit.filterStages = 3;
     const auto text = writeKit(kit);
     EXPECT_EQ(readBack(text), kit);

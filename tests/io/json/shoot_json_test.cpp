@@ -35,7 +35,7 @@ TEST(ShootJson, RoundTripsToTheLastBit) {
     shoot.scenes[0].hazards = {true, false, true, false};
     shoot.scenes[0].patches[1].reading = {1.0 / 3, LightUnit::FootCandle};
     shoot.scenes[0].patches[1].reflectance = Reflectance(0.377);
-    shoot.kit.cameras[0].builtInNd = {{"in", "In", {NdTradition::Stops, 2}, false, true, {}}};
+    shoot.kit.cameras[0].builtInNd = {{"in", "In", {NdTradition::Stops, 2}, false, true, {}, {}}};
     const auto text = writeShoot(shoot);
     EXPECT_EQ(readBack(text), shoot);
     EXPECT_EQ(writeShoot(readBack(text)), text) << "saving twice must not change a byte";

@@ -88,6 +88,8 @@ QString whyUnfit(ClipUnfit why) {
         return said("Its depth cannot be told.");
     case ClipUnfit::Interlaced:
         return said("It is interlaced, and modes are of whole frames.");
+    case ClipUnfit::Unreadable:
+        return said("It is in a codec that cannot be read here.");
     case ClipUnfit::CutOff:
         break;
     }

@@ -142,8 +142,11 @@ FrameImages frameImages(const SetupContext& context, const Evaluation& at, const
     images.findings = judgeFrame(context, at, frame, wish, how.codec);
     images.push = toQt(print(how.push));
     if (frame.coded)
-        images.coded =
-            CodecResult{{}, frame.coded->standard, frame.coded->rate, frame.coded->noiseKept};
+        images.coded = CodecResult{{},
+                                   frame.coded->standard,
+                                   frame.coded->planned,
+                                   frame.coded->rate,
+                                   frame.coded->noiseKept};
     return images;
 }
 

@@ -89,6 +89,20 @@ void FrameView::tellProgress() {
         tr("through the encoder \u2026 %1 %; shown before it").arg(static_cast<int>(*share * 100)));
 }
 
+namespace {
+
+// What stands for a codec that cannot be had, or that nobody told, is told apart from it.
+QString encoderName(const CodecResult& coded) {
+    const auto name = toQt(coded.standard);
+    if (coded.planned == CodecStandard::Untold)
+        return FrameView::tr("%1 (the kit tells no codec)").arg(name);
+    if (coded.planned == CodecStandard::Mezzanine)
+        return FrameView::tr("a mezzanine codec");
+    return name;
+}
+
+} // namespace
+
 QString FrameView::subtitle(const FrameImages& images) const {
     if (!images.still.isEmpty())
         return tr("%1, read as this profile records it: drag the rings onto their patches, T takes "
@@ -100,7 +114,7 @@ QString FrameView::subtitle(const FrameImages& images) const {
                 ? tr(", %1 of the noise kept").arg(toQt(print(*images.coded->noiseKept)))
                 : QString();
         return tr("drawn from the patches, through the encoder:\n%1 at %2%3")
-            .arg(toQt(images.coded->standard), toQt(print(images.coded->rate)), kept);
+            .arg(encoderName(*images.coded), toQt(print(images.coded->rate)), kept);
     }
     const auto& side = m_sides.front();
     if (!m_codec)
@@ -110,7 +124,8 @@ QString FrameView::subtitle(const FrameImages& images) const {
         return tr("drawn from the patches, %1 bits and its chroma; the encoder follows")
             .arg(images.depth.bits);
     if (side.coded->codec)
-        return tr("drawn from the patches, before the codec: it cannot be encoded here");
+        return tr("drawn from the patches, before the codec: no encoder here for %1")
+            .arg(toQt(side.coded->codec->got));
     return tr("drawn from the patches, %1 bits: raw, no codec changes it").arg(images.depth.bits);
 }
 

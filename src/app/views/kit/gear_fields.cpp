@@ -194,6 +194,24 @@ std::vector<GearField> lensFields(const Lens& lens) {
     return std::move(b.fields);
 }
 
+template<class Q>
+Result<Q> parseShift(std::string_view text, double most, const char* expected) {
+    auto number = toQt(text).trimmed();
+    number.remove(QStringLiteral("mired"), Qt::CaseInsensitive);
+    bool read = false;
+    const double value = QLocale::c().toDouble(number.trimmed(), &read);
+    if (read && std::abs(value) <= most)
+        return Q(value);
+    return Error{ErrorCode::OutOfRange, {}, {}, std::string(text), expected};
+}
+
+Result<Mired> parseMiredShift(std::string_view text) {
+    return parseShift<Mired>(text, 500, "a shift in mired from -500 to 500; above 0 warms");
+}
+Result<Duv> parseDuvShift(std::string_view text) {
+    return parseShift<Duv>(text, 0.05, "a shift in Duv from -0.05 to 0.05; above 0 greens");
+}
+
 std::vector<GearField> filterFields(const Filter& filter) {
     Builder<Filter> b{&Kit::filters, filter.id, {}};
     b.name(filter);
@@ -211,25 +229,11 @@ std::vector<GearField> filterFields(const Filter& filter) {
                             findById(kit.filters, id)->irCut =
                                 text.trimmed().toLower() == inFields("yes");
                         }});
+    b.field<Mired>("shift_mired", exact(filter.shift.mired.value()), parseMiredShift,
+                   [](Filter& f, Mired shift) { f.shift.mired = shift; });
+    b.field<Duv>("shift_duv", exact(filter.shift.duv.value()), parseDuvShift,
+                 [](Filter& f, Duv shift) { f.shift.duv = shift; });
     return std::move(b.fields);
-}
-
-template<class Q>
-Result<Q> parseShift(std::string_view text, double most, const char* expected) {
-    auto number = toQt(text).trimmed();
-    number.remove(QStringLiteral("mired"), Qt::CaseInsensitive);
-    bool read = false;
-    const double value = QLocale::c().toDouble(number.trimmed(), &read);
-    if (read && std::abs(value) <= most)
-        return Q(value);
-    return Error{ErrorCode::OutOfRange, {}, {}, std::string(text), expected};
-}
-
-Result<Mired> parseMiredShift(std::string_view text) {
-    return parseShift<Mired>(text, 500, "a shift in mired from -500 to 500; above 0 warms");
-}
-Result<Duv> parseDuvShift(std::string_view text) {
-    return parseShift<Duv>(text, 0.05, "a shift in Duv from -0.05 to 0.05; above 0 greens");
 }
 
 std::vector<GearField> gelFields(const Gel& gel) {

@@ -304,10 +304,12 @@ void LatticeCanvas::paintRowHead(QPainter& painter, int row) const {
                      elided(toQt(shown.name), Style::font(TextRole::Body), area.width()));
     QString size = toQt(print(shown.frame));
     painter.setFont(Style::font(TextRole::Secondary));
-    if (shown.codec && !shown.codec->container.empty()) {
-        // Whole or not at all: half of a container's name is none.
-        const QString with = size + QStringLiteral(" \u00b7 ") + toQt(shown.codec->container);
-        if (painter.fontMetrics().horizontalAdvance(with) <= area.width())
+    // Whole or not at all: half of a name is none.
+    for (const auto& more : shown.codec ? std::vector<std::string>{wordOf(shown.codec->standard),
+                                                                   shown.codec->container}
+                                        : std::vector<std::string>()) {
+        const QString with = size + QStringLiteral(" \u00b7 ") + toQt(more);
+        if (!more.empty() && painter.fontMetrics().horizontalAdvance(with) <= area.width())
             size = with;
     }
     painter.setPen(t.muted);

@@ -91,7 +91,11 @@ void WhiteView::sameForAll() {
         const auto* camera = findCamera(now->shoot->kit, other.camera);
         if (other.scene != now->setup->scene || other.id == now->setup->id || !camera)
             continue;
-        const auto white = whiteFor(camera->white, at->white.point);
+        const auto theirs = resolve(*now->shoot, other);
+        if (!theirs)
+            continue;
+        const auto lit = onScene(at->white, at->white.point);
+        const auto white = whiteFor(camera->white, shifted(lit, theirs->filterShift));
         Setup changed = other;
         changed.white = white.kelvin;
         changed.tint = white.tint;
@@ -214,21 +218,20 @@ void WhiteView::deleteLight() {
 void WhiteView::putGel() {
     const auto now = context();
     const auto* at = m_actions.document().evaluation();
-    const auto* other = now && at ? farthestFromKey(at->white) : nullptr;
-    if (!other || other->lamp == SceneLight::kNoLamp)
+    const auto wish = now && at ? gelAim(at->white, m_chosen) : std::nullopt;
+    if (!wish)
         return emit refused(tr("There is no second light to bring to the key."));
-    const auto& gels = now->shoot->kit.gels;
-    const auto choice = gelsToward(gels, other->colour, *at->white.key);
+    const auto& kit = now->shoot->kit;
+    const auto& light = at->white.lights[wish->light];
+    const auto choice = gelsToward(kit.gels, light.colour, wish->wanted);
     if (!choice)
-        return emit refused(gels.empty()
+        return emit refused(kit.gels.empty()
                                 ? tr("The kit has no gels: Kit, Gear takes them.")
                                 : tr("No gels of the kit bring the lights nearer together."));
-    std::vector<std::string> ids;
-    for (const auto pick : choice->picks)
-        ids.push_back(gels[pick].id);
-    if (now->scene->lamps[other->lamp].gels.size() + ids.size() > kMostGels)
+    const auto ids = idsOf(kit.gels, *choice);
+    if (now->scene->lamps[light.lamp].gels.size() + ids.size() > kMostGels)
         return emit refused(tr("A lamp takes at most %1 gels.").arg(kMostGels));
-    changeLamp(tr("Put gel on"), other->lamp,
+    changeLamp(tr("Put gel on"), light.lamp,
                [&](Lamp& lamp) { lamp.gels.insert(lamp.gels.end(), ids.begin(), ids.end()); });
 }
 

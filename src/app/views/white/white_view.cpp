@@ -33,21 +33,6 @@ QString gelNames(const Kit& kit, const std::vector<std::string>& ids) {
     return names.join(QStringLiteral(" + "));
 }
 
-// What the kit's gels would do to the light that is farthest from the key.
-std::optional<WhitePicture::Proposal> proposalOf(const Kit& kit, const WhiteFacts& white) {
-    const auto* other = farthestFromKey(white);
-    if (!other || other->lamp == SceneLight::kNoLamp)
-        return std::nullopt;
-    const auto choice = gelsToward(kit.gels, other->colour, *white.key);
-    if (!choice)
-        return std::nullopt;
-    std::vector<std::string> ids;
-    for (const auto pick : choice->picks)
-        ids.push_back(kit.gels[pick].id);
-    return WhitePicture::Proposal{static_cast<std::size_t>(other - white.lights.data()),
-                                  choice->colour, gelNames(kit, ids)};
-}
-
 } // namespace
 
 WhiteView::WhiteView(Actions& actions, const Style& style, QWidget* parent)
@@ -289,7 +274,12 @@ void WhiteView::showSetup(const SetupContext& context, const Evaluation& at) {
     shown.dial = dial;
     if (m_chosen && *m_chosen < shown.lights.size())
         shown.chosen = m_chosen;
-    shown.proposal = proposalOf(context.shoot->kit, white);
+    if (const auto wish = gelAim(white, m_chosen))
+        if (const auto choice =
+                gelsToward(context.shoot->kit.gels, white.lights[wish->light].colour, wish->wanted))
+            shown.proposal = {
+                wish->light, choice->colour,
+                gelNames(context.shoot->kit, idsOf(context.shoot->kit.gels, *choice))};
     m_picture->show(std::move(shown));
     m_channels->show(white, channelNote(at));
     m_later->show({CameraColour(*context.camera), dial, white.point, toQt(print(dial, white.set)),
@@ -302,6 +292,10 @@ QString WhiteView::subtitle(const SetupContext& context, const WhiteFacts& white
                                                          : tr("white is a note in the recording")};
     if (white.generic)
         parts << tr("sensor not known: BT.2020 primaries stand in");
+    if (white.filters != ColourShift{})
+        parts << tr("filters move all light by %1 mired, Duv %2")
+                     .arg(toQt(fixedText(white.filters.mired.value(), 0)),
+                          toQt(print(white.filters.duv)));
     if (white.lights.empty())
         parts << tr("no light is told: A adds one, or type 4300K in the scene's line");
     return parts.join(QStringLiteral(" \u00b7 "));

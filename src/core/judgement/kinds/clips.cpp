@@ -15,8 +15,9 @@ std::span<const FindingKind> clips() {
          "the "
          "body did not keep up: shoot it again on another card."},
         {FindingId::ClipVariable, "clip-variable", HelpPage::Clips, Topic::Grading, kStamps,
-         "The rate of {clip} varies",
-         "Sound drifts and cuts slip in editing: have it brought to one rate first."},
+         "The rate of {clip} varies from {slowest} to {fastest}",
+         "Planned was {planned} throughout. Sound drifts and cuts slip in editing: have it brought "
+         "to one rate first."},
         {FindingId::ClipSize, "clip-size", HelpPage::Clips, Topic::Grading, kStream,
          "{clip} is {size}, planned was {planned}",
          "It is scaled beside the others, or framed differently: check the recording mode."},
@@ -36,6 +37,14 @@ std::span<const FindingKind> clips() {
         {FindingId::ClipGop, "clip-gop", HelpPage::Clips, Topic::Camera, kStream,
          "{clip} is {gop}, planned was {planned}",
          "Bit rate, time on a card and what motion costs are not those of the plan."},
+        {FindingId::ClipCodec, "clip-codec", HelpPage::Clips, Topic::Camera, kStream,
+         "{clip} is coded in {codec}, planned was {planned}",
+         "At one bit rate standards keep more or less of the picture, and not every editor reads "
+         "both: check the codec that is set."},
+        {FindingId::ClipUnreadable, "clip-unreadable", HelpPage::Clips, Topic::Camera, kStream,
+         "The pictures of {clip} cannot be read here",
+         "The media library of this machine has no decoder for {codec}: what the file says of "
+         "itself is checked, exposure, pulses and repeats are not."},
         {FindingId::ClipRange, "clip-range", HelpPage::Clips, Topic::Grading, kStream,
          "{clip} is tagged {range} range, {profile} is {planned}",
          "Read by its tag, black and white come out shifted: tell post which is true."},
@@ -73,7 +82,7 @@ std::span<const FindingKind> clips() {
          "The camera may have stopped by itself: see whether the take went on."},
         {FindingId::ClipShort, "clip-short", HelpPage::Clips, Topic::Camera,
          "the take as it was planned", "{clip} lasts {length} of {planned}",
-         "The take was not to be interrupted: look for its other parts."},
+         "The take was not to be interrupted{;joined}: look for its other parts."},
         {FindingId::ClipPartsApart, "clip-parts-apart", HelpPage::Clips, Topic::Grading, kStamps,
          "{clip} does not join {before}",
          "Parts of a take are {frames:frame|frames} off by timecode: picture or sound is missing "
@@ -108,7 +117,7 @@ std::span<const FindingKind> clips() {
          "{clip} is taken for {setup}: a guess",
          "Its format fits {others} as well, and neither its name nor its time tells which."},
         {FindingId::ClipAsPlanned, "clip-as-planned", HelpPage::Clips, Topic::Grading, kStream,
-         "{clip} is what {setup} was to be", "Rate, size, codec, depth, tags and sound agree."},
+         "{clip} is what {setup} was to be", "Rate, size, depth, tags and sound agree{;codec}."},
     };
     return kKinds;
 }

@@ -53,6 +53,10 @@ std::span<const FindingKind> white() {
         {FindingId::WhiteBeforeNd, "white-before-nd", HelpPage::White, Topic::Camera,
          kCommonPractice, "White was measured before the ND",
          "{nd} of ND now, {then} when the card was measured: strong ND has a tint of its own."},
+        {FindingId::FiltersShift, "filters-shift", HelpPage::White, Topic::Camera,
+         "the filters' kit entries", "The filters turn every light {,turns}",
+         "They move it by {mired} and Duv {duv}, with {nd} of ND on. White is judged by what comes "
+         "through them: measure the card with the filters on{;how}."},
         {FindingId::WhiteWanders, "white-wanders", HelpPage::White, Topic::Camera, kLocus,
          "{light} changes by {mired} in the take",
          "From {from} to {to}; at the end it turns {,turns}."},

@@ -1,6 +1,8 @@
 #include "core/advice/offer.h"
+#include "core/facts/evaluate.h"
 #include "core/facts/neighbours.h"
 #include "core/judgement/rules/rules.h"
+#include "core/judgement/rules/white_offers.h"
 #include "core/kit/camera_colour.h"
 #include "core/quantity/print.h"
 
@@ -9,21 +11,6 @@
 
 namespace bslate::rules {
 namespace {
-
-// Common practice, no source: differences that pass unseen, the smallest gel, and Duv that looks
-// green or magenta on skin.
-constexpr Mired kUnseen{10}, kSmallestGel{20};
-constexpr Duv kTinges{0.005};
-
-Mired apart(ColourPoint a, ColourPoint b) {
-    return Mired(std::abs((miredOf(a.cct) - miredOf(b.cct)).value()));
-}
-Duv offLocus(ColourPoint a, ColourPoint b) {
-    return Duv(std::abs((a.duv - b.duv).value()));
-}
-bool looksAlike(ColourPoint a, ColourPoint b) {
-    return apart(a, b) <= kSmallestGel && offLocus(a, b) <= kTinges;
-}
 
 const Reason kChannelNames[] = {{"channel-red", {}}, {"channel-green", {}}, {"channel-blue", {}}};
 
@@ -37,60 +24,8 @@ ReasonList colourOfChannel(std::size_t channel) {
     return {{{kIds[channel], {}}}};
 }
 
-bool isTinged(ColourPoint light) {
-    return std::abs((light.duv - usualDuv(light.cct)).value()) > kTinges.value();
-}
-
-// What a light makes of skin when white is set for another one.
-ReasonList tingeOf(ColourPoint light, ColourPoint white) {
-    ReasonList list;
-    const double warm = (miredOf(light.cct) - miredOf(white.cct)).value();
-    if (std::abs(warm) > kUnseen.value())
-        list.all.push_back({warm > 0 ? "turns-warm" : "turns-cool", {}});
-    const double green = (light.duv - white.duv).value();
-    if (std::abs(green) > kTinges.value())
-        list.all.push_back({green > 0 ? "turns-green" : "turns-magenta", {}});
-    if (list.all.empty())
-        list.all.push_back({"turns-a-little", {}});
-    return list;
-}
-
 ReasonList keptOf(const WhiteFacts& white) {
     return {{{white.baked ? "white-is-baked" : "white-is-note", {}}}};
-}
-
-Edit withWhite(const Setup& setup, const WhiteSetting& white) {
-    Edit edit{setup, std::nullopt};
-    edit.setup->white = white.kelvin;
-    edit.setup->tint = white.tint;
-    return edit;
-}
-
-// A white of the camera's own dial, and the light it shall come nearer to.
-struct WhiteOffer {
-    RemedyId id = RemedyId::SetWhite;
-    WhiteSetting white;
-    ColourPoint wanted;
-    ColourPoint against; // what it is told against
-    Facts facts = {};
-};
-
-void offerWhite(const Case& now, Finding& finding, WhiteOffer wish) {
-    const auto& dial = now.context.camera->white;
-    const double before = contrastOf(now.at.white.point, wish.wanted);
-    wish.facts.insert(wish.facts.begin(), {"white", print(dial, wish.white)});
-    Remedy remedy{wish.id, std::move(wish.facts), withWhite(*now.context.setup, wish.white)};
-    const auto left = whitePoint(dial, wish.white);
-    remedy.effect =
-        Reason{"effect-white",
-               {{"mired", apart(left, wish.against)}, {"duv", offLocus(left, wish.against)}}};
-    offer(now, finding.remedies, std::move(remedy), [&](const Evaluation& after) {
-        return contrastOf(after.white.point, wish.wanted) < before - 1e-9;
-    });
-}
-
-std::string lightName(const Case& now, const SceneLight& light) {
-    return nameOf(*now.context.scene, light);
 }
 
 // The key by its lamp's name, or as "the light".
@@ -98,36 +33,6 @@ Reason keyName(const Case& now) {
     const auto& white = now.at.white;
     const auto name = lightName(now, white.lights[*white.keyLight]);
     return name.empty() ? Reason{"the-light", {}} : named(name);
-}
-
-// Gels of the kit that bring a lamp to `wanted`, on it.
-void offerGels(const Case& now, Finding& finding, const SceneLight& light, ColourPoint wanted) {
-    const auto& scene = *now.context.scene;
-    const auto& gels = now.context.shoot->kit.gels;
-    const auto choice = gelsToward(gels, light.colour, wanted);
-    if (!choice || light.lamp >= scene.lamps.size() ||
-        scene.lamps[light.lamp].gels.size() + choice->picks.size() > kMostGels)
-        return;
-    Edit edit;
-    edit.scene = scene;
-    std::string names;
-    for (const auto pick : choice->picks) {
-        edit.scene->lamps[light.lamp].gels.push_back(gels[pick].id);
-        names += (names.empty() ? "" : " + ") + gels[pick].name;
-    }
-    Remedy remedy{RemedyId::GelLamp,
-                  {{"gels", names}, {"lamp", scene.lamps[light.lamp].name}, {"loss", choice->loss}},
-                  std::move(edit)};
-    remedy.effect = Reason{"effect-gel",
-                           {{"mired", apart(choice->colour, wanted)},
-                            {"duv", offLocus(choice->colour, wanted)},
-                            {"loss", choice->loss}}};
-    const double before = contrastOf(light.colour, wanted);
-    const auto lamp = light.lamp;
-    offer(now, finding.remedies, std::move(remedy), [&, lamp](const Evaluation& after) {
-        return lamp < after.white.lights.size() &&
-               contrastOf(after.white.lights[lamp].colour, wanted) < before;
-    });
 }
 
 } // namespace
@@ -153,7 +58,7 @@ static void whiteAgainstKey(const Case& now, Findings& out) {
     }
     const auto choices = whiteChoices(now.context, white);
     const bool near = apart(white.point, *white.key) <= kSmallestGel;
-    if (choices.between == white.set || (near && isTinged(*white.key)))
+    if (choices.between == white.set || (near && isTinged(onScene(white, *white.key))))
         return; // that the lights are apart, or that the key is tinged, is told
     facts.push_back({"off", ReasonList{{near ? Reason{"off-duv", {{"duv", facts[4].value}}}
                                              : Reason{"off-mired", {{"mired", facts[3].value}}}}}});
@@ -164,33 +69,42 @@ static void whiteAgainstKey(const Case& now, Findings& out) {
     if (choices.between)
         offerWhite(now, finding,
                    {RemedyId::WhiteBetween, *choices.between, *white.key, *white.key});
-    offerGels(now, finding, white.lights[*white.keyLight], white.point);
+    offerGels(now, finding, {white.lights[*white.keyLight], white.point});
     out.push_back(std::move(finding));
 }
 
+// Each light that counts and stands apart from the key.
 static void lightsApart(const Case& now, Findings& out) {
     const auto& white = now.at.white;
-    const auto* other = farthestFromKey(white);
-    if (!other || apart(other->colour, *white.key) <= kSmallestGel)
+    const auto* farthest = farthestFromKey(white);
+    if (!farthest)
         return;
     const auto& key = white.lights[*white.keyLight];
     const auto choices = whiteChoices(now.context, white);
     // Halfway is all that white can do about it.
     const bool shared = choices.between == white.set;
-    Finding finding{shared ? FindingId::LightsShared : FindingId::LightsApart,
-                    shared ? Severity::Note : Severity::Caution,
-                    {{"light", ReasonList{{keyName(now)}}},
-                     {"other", lightName(now, *other)},
-                     {"mired", apart(other->colour, key.colour)},
-                     {"white", print(now.context.camera->white, white.set)},
-                     {"turns", tingeOf(other->colour, white.point)},
-                     {"keyTurns", tingeOf(key.colour, white.point)}}};
-    finding.subject = lightName(now, *other);
-    offerGels(now, finding, *other, key.colour);
-    // Halfway is no nearer to either than they are to each other by half.
-    const auto halfway = whitePoint(now.context.camera->white, *choices.between);
-    offerWhite(now, finding, {RemedyId::WhiteBetween, *choices.between, halfway, *white.key});
-    out.push_back(std::move(finding));
+    for (const auto& other : white.lights) {
+        if (&other == &key || !counts(other) || apart(other.colour, key.colour) <= kSmallestGel)
+            continue;
+        Finding finding{shared ? FindingId::LightsShared : FindingId::LightsApart,
+                        shared ? Severity::Note : Severity::Caution,
+                        {{"light", ReasonList{{keyName(now)}}},
+                         {"other", lightName(now, other)},
+                         {"mired", apart(other.colour, key.colour)},
+                         {"white", print(now.context.camera->white, white.set)},
+                         {"turns", tingeOf(other.colour, white.point)},
+                         {"keyTurns", tingeOf(key.colour, white.point)}}};
+        finding.subject = lightName(now, other);
+        offerGels(now, finding, {other, key.colour, &key});
+        offerGels(now, finding, {key, other.colour, &other});
+        if (&other == farthest) {
+            // Halfway is no nearer to either than they are to each other by half.
+            const auto halfway = whitePoint(now.context.camera->white, *choices.between);
+            offerWhite(now, finding,
+                       {RemedyId::WhiteBetween, *choices.between, halfway, *white.key});
+        }
+        out.push_back(std::move(finding));
+    }
 }
 
 // A colour nobody measured stands nowhere: it is taken as usual, with what it may be as well.
@@ -204,9 +118,10 @@ static void lightsTinged(const Case& now, Findings& out) {
     const auto& white = now.at.white;
     for (std::size_t i = 0; i < white.lights.size(); ++i) {
         const auto& light = white.lights[i];
-        if (!isTinged(light.colour))
+        const auto lit = onScene(white, light.colour); // what filters do is told by itself
+        if (!isTinged(lit))
             continue;
-        const Duv off = light.colour.duv - usualDuv(light.colour.cct);
+        const Duv off = lit.duv - usualDuv(lit.cct);
         const bool green = off > Duv(0), key = i == white.keyLight;
         // A tint that answers it is all there is to do, and what is like the key is told there.
         if (looksAlike(key ? white.point : *white.key, light.colour))
@@ -216,18 +131,39 @@ static void lightsTinged(const Case& now, Findings& out) {
             green ? FindingId::LightGreen : FindingId::LightMagenta,
             Severity::Caution,
             {{"light", ReasonList{{name.empty() ? Reason{"the-light", {}} : named(name)}}},
-             {"duv", light.colour.duv},
+             {"duv", lit.duv},
              {"off", Duv(std::abs(off.value()))},
              {"how", ReasonList{{howKnown(light)}}},
-             {"colour", print(light.colour)}}};
+             {"colour", print(lit)}}};
         finding.subject = name;
         if (key)
             offerWhite(now, finding,
                        {RemedyId::SetWhite, whiteFor(now.context.camera->white, light.colour),
                         light.colour, light.colour});
-        offerGels(now, finding, light, {light.colour.cct, usualDuv(light.colour.cct)});
+        const ColourPoint clean{lit.cct, usualDuv(lit.cct)};
+        offerGels(now, finding, {light, shifted(clean, white.filters)});
         out.push_back(std::move(finding));
     }
+}
+
+// What the filters do to every light, where that can be seen.
+static void filtersShift(const Case& now, Findings& out) {
+    const auto& shift = now.at.white.filters;
+    const bool tinges = std::abs(shift.duv.value()) > kTinges.value();
+    if (std::abs(shift.mired.value()) <= kUnseen.value() && !tinges)
+        return;
+    const bool answered = now.context.camera->white.tint || !tinges;
+    ReasonList how;
+    if (!answered)
+        how.all.push_back({"filters-no-tint", {}});
+    out.push_back(
+        {FindingId::FiltersShift,
+         answered ? Severity::Note : Severity::Caution,
+         {{"turns", tingeOf(now.at.white.point, onScene(now.at.white, now.at.white.point))},
+          {"mired", Mired(std::abs(shift.mired.value()))},
+          {"duv", shift.duv},
+          {"nd", now.context.ndLoss},
+          {"how", how}}});
 }
 
 // White against what this cuts with, and against the other cameras.
@@ -238,7 +174,12 @@ static void whiteOfNeighbours(const Case& now, Findings& out) {
         if (!camera)
             continue;
         const auto theirs = whiteOnDial(camera->white, WhiteSetting{other->white, other->tint});
-        const auto point = whitePoint(camera->white, theirs);
+        const auto behind = resolve(*now.context.shoot, *other);
+        if (!behind)
+            continue;
+        // The light on the scene that theirs makes neutral, as it comes through these filters.
+        const auto point = shifted(shifted(whitePoint(camera->white, theirs), -behind->filterShift),
+                                   now.at.white.filters);
         if (apart(point, now.at.white.point) <= kUnseen &&
             offLocus(point, now.at.white.point) <= kTinges)
             continue;
@@ -338,8 +279,9 @@ static void whiteWantedElsewhere(const Case& now, Findings& out) {
 static void whiteBeforeNd(const Case& now, Findings& out) {
     const auto& setup = *now.context.setup;
     const Stops strong(kInfraredDensity.value() / std::log10(2.0) - 0.01);
-    if (setup.whiteBy != WhiteBy::Card || !setup.whiteNd || now.context.ndLoss < strong ||
-        now.context.ndLoss - *setup.whiteNd < Stops(1))
+    const bool shifts = now.at.white.filters != ColourShift{};
+    if (setup.whiteBy != WhiteBy::Card || !setup.whiteNd ||
+        (now.context.ndLoss < strong && !shifts) || now.context.ndLoss - *setup.whiteNd < Stops(1))
         return;
     Finding finding{FindingId::WhiteBeforeNd,
                     Severity::Caution,
@@ -395,9 +337,9 @@ static void whiteOffTheDial(const Case& now, Findings& out) {
 }
 
 std::span<const Rule> whiteRules() {
-    static constexpr Rule kRules[] = {whiteAgainstKey,   lightsApart,    lightsTinged,
-                                      whiteOfNeighbours, channelsFirst,  whiteWantedElsewhere,
-                                      whiteBeforeNd,     whiteInTheTake, whiteOffTheDial};
+    static constexpr Rule kRules[] = {
+        whiteAgainstKey, lightsApart,          lightsTinged,  filtersShift,   whiteOfNeighbours,
+        channelsFirst,   whiteWantedElsewhere, whiteBeforeNd, whiteInTheTake, whiteOffTheDial};
     return kRules;
 }
 
