@@ -125,6 +125,55 @@ TEST_F(ClipsSheet, APatchIsMarkedOnThePictureAndItsExposureToldBesideThePlan) {
     EXPECT_TRUE(told(0).contains(QStringLiteral("Grey card in 2A_t1.mov lies")))
         << told(0).toStdString();
     EXPECT_TRUE(dialog()->table().contains(QStringLiteral("Grey card in 2A_t1.mov lies")));
+    // Another clip of the setup is offered the same place.
+    sample::spit(file("2A_t2.mov").toStdString(), *made);
+    dialog()->addClips({file("2A_t2.mov")});
+    dialog()->settle();
+    EXPECT_FALSE(told(1).contains(QStringLiteral("from the plan")));
+    auto* same = dialog()->findChild<QPushButton*>(QStringLiteral("clips-same"));
+    ASSERT_TRUE(same->isEnabled());
+    same->click();
+    dialog()->settle();
+    EXPECT_TRUE(told(1).contains(QStringLiteral("Grey card in 2A_t2.mov lies")));
+    EXPECT_FALSE(same->isEnabled()) << "it has them";
+    // The first is not wanted: it goes by key, its file stays.
+    list().setCurrentItem(list().topLevelItem(0));
+    QTest::keyClick(&list(), Qt::Key_Delete);
+    ASSERT_EQ(list().topLevelItemCount(), 1);
+    EXPECT_EQ(list().topLevelItem(0)->text(0), QStringLiteral("2A_t2.mov"));
+    EXPECT_TRUE(QFile::exists(file("2A_t1.mov")));
+}
+
+TEST_F(ClipsSheet, TheDayLetsTheHourTellAndWhatAMatchRestsOnIsShown) {
+    auto shoot = window->document().shoot();
+    shoot.plan.resize(2);
+    shoot.plan[0].number = 1;
+    shoot.plan[1].number = 2;
+    Take take;
+    take.id = "t1";
+    take.setups = {findSetup(shoot, "s4a") ? "s4a" : shoot.setups.back().id};
+    take.at = Seconds(9 * 3600.0);
+    shoot.plan[1].takes = {take};
+    ASSERT_TRUE(window->document().edit(QStringLiteral("Test"), shoot));
+    const auto number = toQt(findSetup(shoot, take.setups[0])->number);
+    const auto one = clip("clip.mov", "r=24:d=1 -c:v libx264 -pix_fmt yuv420p -metadata "
+                                      "creation_time=2026-05-13T09:04:00Z");
+    drop({one});
+    dialog()->settle();
+    auto* day = dialog()->findChild<QComboBox*>(QStringLiteral("clips-day"));
+    EXPECT_TRUE(day->isVisibleTo(dialog()));
+    const auto facts = [&] {
+        QString all;
+        for (auto* label : dialog()->findChildren<QLabel*>())
+            all += label->text() + QLatin1Char('\n');
+        return all;
+    };
+    EXPECT_FALSE(facts().contains(QStringLiteral("its hour")));
+    day->setCurrentIndex(2);
+    emit day->activated(2);
+    EXPECT_EQ(list().topLevelItem(0)->text(1), number);
+    (void)told(0);
+    EXPECT_TRUE(facts().contains(QStringLiteral("its hour"))) << facts().toStdString();
 }
 
 TEST_F(ClipsSheet, OnThePageBringInTheyAreForTheCamera) {

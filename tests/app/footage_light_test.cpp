@@ -120,6 +120,23 @@ TEST_F(Footage, WhiteIsMeasuredAndTakenEitherWay) {
     EXPECT_TRUE(std::any_of(lamps.begin(), lamps.end(), [&](const Lamp& lamp) {
         return lamp.colour && lamp.colour->cct == measured.light.cct;
     }));
+    // The card in the light of the other side: a new light, undone as one step.
+    window->document().undoStack().undo();
+    QTest::qWait(1);
+    auto* fill = view.measureWhite();
+    markCard(fill->footage());
+    fill->settle();
+    auto* use = fill->findChild<QComboBox*>(QStringLiteral("card-white-use"));
+    const int at = use->findText(QStringLiteral("fill"), Qt::MatchContains);
+    ASSERT_GE(at, 0) << "no lamp stands on that side";
+    use->setCurrentIndex(at);
+    const auto before = window->document().scene()->lamps;
+    fill->accept();
+    ASSERT_EQ(window->document().scene()->lamps.size(), before.size() + 1) << said();
+    EXPECT_EQ(window->document().scene()->lamps.back().side, LightSide::Fill);
+    EXPECT_EQ(window->document().scene()->lamps.back().colour->cct, measured.light.cct);
+    window->document().undoStack().undo();
+    EXPECT_EQ(window->document().scene()->lamps, before);
     // A file that is no clip is told, and nothing can be taken.
     sample::spit(file("no.mov").toStdString(), "no clip");
     view.setAskForClip([&] { return file("no.mov"); });

@@ -15,10 +15,12 @@
 #include "app/views/bring/bring_view.h"
 #include "app/views/clips/clips_dialog.h"
 #include "app/views/compare/compare_dialog.h"
+#include "app/views/frame/frame_view.h"
 #include "app/views/kit/kit_view.h"
 #include "app/views/my_kit/my_kit_dialog.h"
 #include "app/views/start/start_view.h"
 #include "app/widgets/dropped_files.h"
+#include "io/stills/still_region.h"
 
 #include <QApplication>
 #include <QCloseEvent>
@@ -277,6 +279,11 @@ ClipsDialog* MainWindow::checkClips(const QStringList& paths) {
     return dialog;
 }
 
+void MainWindow::showStill(const QString& path) {
+    showView(QStringLiteral("frame"));
+    view<FrameView>().openStill(path);
+}
+
 int MainWindow::step() const {
     return m_bar->current();
 }
@@ -380,6 +387,8 @@ void MainWindow::dropEvent(QDropEvent* event) {
         bringClips(paths); // there is no plan to hold them against
     else if (isClipName(paths.front()))
         checkClips(paths);
+    else if (io::isStillName(paths.front().toStdString()) && !m_document.shoot().setups.empty())
+        showStill(paths.front());
     else if (mayLeave())
         openPath(paths.front());
 }

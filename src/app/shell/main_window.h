@@ -110,7 +110,8 @@ public:
     QDialog* compareSetups(); ///< null when there are not two
     /// Reads clips into the sheet that judges them, which is opened when it is not.
     ClipsDialog* checkClips(const QStringList& paths);
-    void copyPicture(); ///< of the step in view, to the clipboard
+    void showStill(const QString& path); ///< on the Frame step
+    void copyPicture();                  ///< of the step in view, to the clipboard
     void focusNextPart(int direction);
 
     /// How an unsaved document is asked about; tests put their own answer in.

@@ -1,7 +1,9 @@
 #include "cli/findings.h"
+#include "cli/region_option.h"
 #include "cli/verb.h"
 #include "core/facts/evaluate.h"
 #include "core/frame/frame_verdict.h"
+#include "core/frame/spot.h"
 #include "core/frame/variants.h"
 #include "core/quantity/number_text.h"
 #include "core/quantity/parse_gear.h"
@@ -10,6 +12,7 @@
 #include "io/codec/coding_run.h"
 #include "io/stills/still_file.h"
 
+#include <algorithm>
 #include <cmath>
 #include <ostream>
 
@@ -19,6 +22,7 @@ namespace {
 struct FrameOptions {
     ShootFile file;
     std::string setup, stage = "grade", against, size = "1280x720", seed, push, out;
+    std::vector<std::string> probes;
     bool force = false, noCodec = false;
 };
 
@@ -31,14 +35,21 @@ void askFrame(FrameOptions& o, OptionList& list) {
               "recipe:ID (empty: none)");
     list.text("--push", o.push, "on the grade: \"lift 3 pull 1 warm 60\"");
     list.flag("--no-codec", o.noCodec, "as the codec is given it");
+    list.texts("--probe", o.probes, "a place to read, X,Y or X,Y,W,H as shares of the picture");
     list.text("--size", o.size, "of the picture").shown();
     list.text("--seed", o.seed, "of its noise, 1 unless told");
     list.text("-o,--output", o.out, "picture to write: .png, .tif, .jpg or .exr");
     list.force(o.force);
 }
 
+struct Spot {
+    PictureArea area;
+    SpotReading read;
+};
+
 struct Wish {
     FrameWish frame;
+    std::vector<PictureArea> probes;
     FrameStage stage = FrameStage::Grade;
     Push push;
     bool codec = true;
@@ -50,6 +61,7 @@ struct Shown {
     Likeness toLight; ///< of the grade, both pushed
     Banding banding;  ///< of the grade as it is pushed
     std::vector<Finding> findings;
+    std::vector<Spot> spots;
 };
 
 Result<Shown> shownOf(const Shoot& shoot, const Setup& setup, const Wish& wish) {
@@ -57,7 +69,7 @@ Result<Shown> shownOf(const Shoot& shoot, const Setup& setup, const Wish& wish) 
     if (!context)
         return context.error();
     const auto at = evaluate(*context);
-    Shown shown{makeFrame(*context, at, wish.frame), {}, {}, {}, {}};
+    Shown shown{makeFrame(*context, at, wish.frame), {}, {}, {}, {}, {}};
     std::optional<Error> left;
     if (wish.codec && (wish.stage == FrameStage::Codec || wish.stage == FrameStage::Grade)) {
         const auto coded = io::codeScene(*context, at, wish.frame);
@@ -73,6 +85,9 @@ Result<Shown> shownOf(const Shoot& shoot, const Setup& setup, const Wish& wish) 
     shown.toLight = likenessOf(grade, light);
     shown.banding = bandingOf(grade, light);
     shown.findings = judgeFrame(*context, at, frame, wish.frame, left);
+    for (const auto& area : wish.probes)
+        shown.spots.push_back({area, spotOf(recordingOf(frame), context->profile->curve,
+                                            frame.weights, area, &frame.light)});
     return shown;
 }
 
@@ -113,6 +128,45 @@ Json sharesJson(const std::array<Fraction, 3>& shares) {
     return {{"red", shares[0].value()}, {"green", shares[1].value()}, {"blue", shares[2].value()}};
 }
 
+// `0.4,0.5`, or with a width and a height.
+Result<std::vector<PictureArea>> probesFrom(const std::vector<std::string>& texts) {
+    std::vector<PictureArea> areas;
+    for (const auto& text : texts) {
+        const bool centre = std::count(text.begin(), text.end(), ',') == 1;
+        const auto area = regionFrom("--probe", centre ? text + ",0.0001,0.0001" : text);
+        if (!area)
+            return area.error();
+        areas.push_back(centre ? spotAbout(area->x, area->y) : *area);
+    }
+    return areas;
+}
+
+Json spotsJson(const std::vector<Spot>& spots) {
+    Json list = Json::array();
+    for (const auto& [area, read] : spots)
+        list.push_back(
+            {{"at", {area.x, area.y, area.width, area.height}},
+             {"light_cd_m2", read.light ? Json(read.light->value()) : Json()},
+             {"stops", std::isfinite(read.stops.value()) ? Json(read.stops.value()) : Json()},
+             {"percent", read.level.value()},
+             {"channels_percent",
+              {{"red", read.channels[0].value()},
+               {"green", read.channels[1].value()},
+               {"blue", read.channels[2].value()}}},
+             {"codes", read.codes},
+             {"ended_share", sharesJson(read.ended)}});
+    return list;
+}
+
+void tellSpots(const std::vector<Spot>& spots, std::ostream& out) {
+    for (const auto& [area, read] : spots)
+        out << "at " << trimmed(area.x + area.width / 2, 3) << ","
+            << trimmed(area.y + area.height / 2, 3) << "  "
+            << (read.light ? trimmed(read.light->value(), 2) + " cd/m2, " : "") << print(read.stops)
+            << ", " << print(read.level) << ", codes " << read.codes[0] << " " << read.codes[1]
+            << " " << read.codes[2] << "\n";
+}
+
 void tell(const Shown& shown, Output& output) {
     const auto& frame = shown.frame;
     const auto depth = recordingOf(frame).depth;
@@ -123,6 +177,7 @@ void tell(const Shown& shown, Output& output) {
         if (frame.coded)
             output.text << "coded as " << frame.coded->standard << " at "
                         << print(frame.coded->rate) << "\n";
+        tellSpots(shown.spots, output.text);
         tellFindings(shown.findings, output.text);
         output.text << "mean " << print(meanLevel(frame.instruments, depth)) << "\n"
                     << "to the light " << print(shown.toLight.peakToNoise) << ", SSIM "
@@ -146,6 +201,7 @@ void tell(const Shown& shown, Output& output) {
                  {"noise_kept",
                   frame.coded->noiseKept ? Json(frame.coded->noiseKept->value()) : Json()}};
     output.write(Json{{"codec", codec},
+                      {"probes", spotsJson(shown.spots)},
                       {"mean_percent", meanLevel(frame.instruments, depth).value()},
                       {"clipped_share", sharesJson(frame.clipped)},
                       {"drowned_share", sharesJson(frame.drowned)},
@@ -179,6 +235,10 @@ Result<Wish> wishFrom(const FrameOptions& options) {
         return push.error();
     wish.push = *push;
     wish.codec = !options.noCodec;
+    const auto probes = probesFrom(options.probes);
+    if (!probes)
+        return probes.error();
+    wish.probes = *probes;
     return wish;
 }
 

@@ -42,7 +42,7 @@ std::optional<Error> problemWith(const OIIO::ImageSpec& spec) {
     if (spec.width > io::kLongestSide || spec.height > io::kLongestSide ||
         static_cast<std::size_t>(spec.width) * static_cast<std::size_t>(spec.height) >
             io::kMostStillPixels)
-        return refused(size, "a picture with no side over 16384 and at most 40 million pixels");
+        return refused(size, "a picture with no side over 16384 and at most 120 million pixels");
     if (spec.depth > 1 || spec.deep)
         return refused("a volume or deep picture", "a flat picture");
     for (const char* key : {"oiio:ColorSpace", "jpeg:ColorSpace", "tiff:ColorSpace"})
@@ -68,30 +68,86 @@ int bitsOf(const OIIO::ImageSpec& spec) {
     return told == 10 || told == 12 ? told : 16;
 }
 
-Result<io::Still> takeLight(OIIO::ImageInput& file, const OIIO::ImageSpec& spec,
-                            const std::array<int, 3>& channels, bool ofSensor) {
-    io::Still still;
-    still.bits = 0;
-    still.ofSensor = ofSensor;
-    still.light = Image({spec.width, spec.height});
-    const auto wide = static_cast<std::size_t>(spec.nchannels);
-    std::vector<float> row(static_cast<std::size_t>(spec.width) * wide);
-    for (int y = 0; y < spec.height; ++y) {
-        if (!file.read_scanlines(0, 0, spec.y + y, spec.y + y + 1, 0, 0, spec.nchannels,
-                                 OIIO::TypeDesc::FLOAT, row.data()))
+// How many pixels of the file stand behind one that is kept.
+int stepFor(const OIIO::ImageSpec& spec) {
+    int step = 1;
+    const auto kept = [&](int side) { return static_cast<std::size_t>((side + step - 1) / step); };
+    while (kept(spec.width) * kept(spec.height) > io::kMostKeptPixels)
+        ++step;
+    return step;
+}
+
+// Reads a picture in strips of lines and gives each line that is kept to `take`; of a tiled one
+// strips are as high as its tiles.
+template<class Value, class Take>
+std::optional<Error> eachKeptLine(OIIO::ImageInput& file, const OIIO::ImageSpec& spec, int step,
+                                  OIIO::TypeDesc type, const Take& take) {
+    const int high = spec.tile_height > 0 ? spec.tile_height : 64;
+    const auto line =
+        static_cast<std::size_t>(spec.width) * static_cast<std::size_t>(spec.nchannels);
+    std::vector<Value> strip(line * static_cast<std::size_t>(std::min(high, spec.height)));
+    for (int top = 0; top < spec.height; top += high) {
+        const int behind = std::min(spec.height, top + high);
+        const bool read =
+            spec.tile_width > 0
+                ? file.read_tiles(0, 0, spec.x, spec.x + spec.width, spec.y + top, spec.y + behind,
+                                  spec.z, spec.z + 1, 0, spec.nchannels, type, strip.data())
+                : file.read_scanlines(0, 0, spec.y + top, spec.y + behind, 0, 0, spec.nchannels,
+                                      type, strip.data());
+        if (!read)
             return refused(file.geterror(), "a whole picture");
-        for (int x = 0; x < spec.width; ++x)
-            for (std::size_t c = 0; c < 3; ++c) {
-                const float value =
-                    row[static_cast<std::size_t>(x) * wide + static_cast<std::size_t>(channels[c])];
-                if (!std::isfinite(value))
-                    return refused("NaN or infinity at " + std::to_string(x) + ", " +
-                                       std::to_string(y),
-                                   "numbers in every pixel");
-                still.light.plane[c][still.light.at(x, y)] = value;
-            }
+        for (int y = top + (step - top % step) % step; y < behind; y += step)
+            if (auto problem =
+                    take(y / step, strip.data() + static_cast<std::size_t>(y - top) * line))
+                return problem;
     }
-    return still;
+    return std::nullopt;
+}
+
+Result<io::Still> takeLight(OIIO::ImageInput& file, const OIIO::ImageSpec& spec,
+                            const std::array<int, 3>& channels, io::Still still) {
+    still.bits = 0;
+    const int step = still.step;
+    still.light = Image({(spec.width + step - 1) / step, (spec.height + step - 1) / step});
+    const auto wide = static_cast<std::size_t>(spec.nchannels);
+    auto problem = eachKeptLine<float>(
+        file, spec, step, OIIO::TypeDesc::FLOAT,
+        [&](int y, const float* line) -> std::optional<Error> {
+            for (int x = 0; x < still.light.size.width; ++x)
+                for (std::size_t c = 0; c < 3; ++c) {
+                    const float value = line[static_cast<std::size_t>(x * step) * wide +
+                                             static_cast<std::size_t>(channels[c])];
+                    if (!std::isfinite(value))
+                        return refused("NaN or infinity at " + std::to_string(x * step) + ", " +
+                                           std::to_string(y * step),
+                                       "numbers in every pixel");
+                    still.light.plane[c][still.light.at(x, y)] = value;
+                }
+            return std::nullopt;
+        });
+    return problem ? Result<io::Still>(*std::move(problem)) : Result<io::Still>(std::move(still));
+}
+
+template<class Value>
+Result<io::Still> takeCodes(OIIO::ImageInput& file, const OIIO::ImageSpec& spec,
+                            const std::array<int, 3>& channels, io::Still still) {
+    const int step = still.step;
+    const int shift = still.bits == 8 ? 0 : 16 - still.bits; // the library fills 16 bits
+    still.codes =
+        Planes<std::uint16_t>({(spec.width + step - 1) / step, (spec.height + step - 1) / step});
+    const auto wide = static_cast<std::size_t>(spec.nchannels);
+    auto problem = eachKeptLine<Value>(
+        file, spec, step, still.bits == 8 ? OIIO::TypeDesc::UINT8 : OIIO::TypeDesc::UINT16,
+        [&](int y, const Value* line) -> std::optional<Error> {
+            for (int x = 0; x < still.codes.size.width; ++x)
+                for (std::size_t c = 0; c < 3; ++c)
+                    still.codes.plane[c][still.codes.at(x, y)] =
+                        static_cast<std::uint16_t>(line[static_cast<std::size_t>(x * step) * wide +
+                                                        static_cast<std::size_t>(channels[c])] >>
+                                                   shift);
+            return std::nullopt;
+        });
+    return problem ? Result<io::Still>(*std::move(problem)) : Result<io::Still>(std::move(still));
 }
 
 } // namespace
@@ -109,47 +165,14 @@ Result<io::Still> decodedStill(const std::string& path) {
     if (auto problem = problemWith(spec))
         return *std::move(problem);
     const auto channels = *colourChannels(spec);
-    const int bits = bitsOf(spec);
-    const bool ofSensor = std::string_view(file->format_name()) == "raw";
-    if (bits == 0 || ofSensor)
-        return takeLight(*file, spec, channels, ofSensor);
     io::Still still;
-    still.bits = bits;
-    still.codes = Planes<std::uint16_t>({spec.width, spec.height});
-    const bool bytes = bits == 8;
-    const auto channelCount = static_cast<std::size_t>(spec.nchannels);
-    std::vector<std::uint16_t> row(static_cast<std::size_t>(spec.width) * channelCount);
-    const int shift = bytes ? 0 : 16 - bits; // the library fills 16 bits
-    std::vector<std::uint16_t> whole;
-    const auto into = [&](int y, const std::uint16_t* from) {
-        for (int x = 0; x < spec.width; ++x)
-            for (std::size_t c = 0; c < 3; ++c)
-                still.codes.plane[c][still.codes.at(x, y)] =
-                    static_cast<std::uint16_t>(from[static_cast<std::size_t>(x) * channelCount +
-                                                    static_cast<std::size_t>(channels[c])] >>
-                                               shift);
-    };
-    if (spec.tile_width > 0 || bytes) {
-        const auto count = static_cast<std::size_t>(spec.height) * row.size();
-        whole.resize(count);
-        std::vector<std::uint8_t> narrow(bytes ? count : 0);
-        const bool read =
-            bytes ? file->read_image(0, 0, 0, spec.nchannels, OIIO::TypeDesc::UINT8, narrow.data())
-                  : file->read_image(0, 0, 0, spec.nchannels, OIIO::TypeDesc::UINT16, whole.data());
-        if (!read)
-            return refused(file->geterror(), "a whole picture");
-        std::copy(narrow.begin(), narrow.end(), whole.begin());
-        for (int y = 0; y < spec.height; ++y)
-            into(y, whole.data() + static_cast<std::size_t>(y) * row.size());
-        return still;
-    }
-    for (int y = 0; y < spec.height; ++y) {
-        if (!file->read_scanlines(0, 0, spec.y + y, spec.y + y + 1, 0, 0, spec.nchannels,
-                                  OIIO::TypeDesc::UINT16, row.data()))
-            return refused(file->geterror(), "a whole picture");
-        into(y, row.data());
-    }
-    return still;
+    still.bits = bitsOf(spec);
+    still.step = stepFor(spec);
+    still.ofSensor = std::string_view(file->format_name()) == "raw";
+    if (still.bits == 0 || still.ofSensor)
+        return takeLight(*file, spec, channels, std::move(still));
+    return still.bits == 8 ? takeCodes<std::uint8_t>(*file, spec, channels, std::move(still))
+                           : takeCodes<std::uint16_t>(*file, spec, channels, std::move(still));
 }
 
 Result<std::string> encodedStill(const io::Still& still, const std::string& path) {

@@ -35,6 +35,7 @@ std::string stillText(const Still& still) {
     std::string text = StillJson{{"width", still.size().width},
                                  {"height", still.size().height},
                                  {"bits", still.bits},
+                                 {"step", still.step},
                                  {"of_sensor", still.ofSensor}}
                            .dump() +
                        "\n";
@@ -75,10 +76,12 @@ Result<Still> readStillText(const std::string& text) {
     const int bits = number("bits");
     const bool known = bits == 0 || bits == 8 || bits == 10 || bits == 12 || bits == 16;
     if (size.width < 1 || size.height < 1 || size.width > kLongestSide ||
-        size.height > kLongestSide || size.pixels() > kMostStillPixels || !known)
+        size.height > kLongestSide || size.pixels() > kMostKeptPixels || number("step") < 1 ||
+        !known)
         return notOurs();
     Still still;
     still.bits = bits;
+    still.step = number("step");
     still.ofSensor = head.contains("of_sensor") && head["of_sensor"] == true;
     const std::string_view bytes = std::string_view(text).substr(end + 1);
     if (bits > 0)

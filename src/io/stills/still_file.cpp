@@ -13,7 +13,7 @@ Result<std::string> askHelper(const char* what, const std::filesystem::path& pat
     if (!helper)
         return helper.error();
     HelperLimits limits;
-    limits.answer = kMostStillPixels * 3 * sizeof(float) + 5000;
+    limits.answer = kMostKeptPixels * 3 * sizeof(float) + 5000;
     const auto seconds = std::chrono::duration_cast<std::chrono::seconds>(limits.time).count();
     auto answer = runHelper(
         *helper, {what, path.string(), std::to_string(limits.memory), std::to_string(seconds)},

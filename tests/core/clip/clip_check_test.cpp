@@ -252,6 +252,71 @@ TEST(ClipParts, JoinWithinAFrameOrAreTold) {
     EXPECT_NE(reasonOf(found[0]).find("11 frames"), std::string::npos) << reasonOf(found[0]);
 }
 
+// Three parts of a take of ten minutes, given in another order, and another take.
+TEST(ClipParts, ThatJoinAreOneTake) {
+    auto shoot = plannedShoot();
+    Take take;
+    take.setups = {"s"};
+    take.length = Seconds(30);
+    take.whole = true;
+    shoot.plan.resize(1);
+    shoot.plan[0].takes = {take};
+    std::vector<ClipFacts> clips(4, plannedClip()); // ten seconds each
+    clips[0].timecode = Timecode{1, 0, 20, 0, false};
+    clips[2].timecode = Timecode{1, 0, 10, 1, false};
+    clips[3].timecode = Timecode{5, 0, 0, 0, false};
+    const auto parts = takePartsOf(clips);
+    EXPECT_EQ(parts[1].parts, 3u);
+    EXPECT_TRUE(parts[1].first && parts[1].goesOn && !parts[0].goesOn && !parts[2].first);
+    EXPECT_EQ(parts[0].whole, Seconds(30));
+    EXPECT_EQ(parts[3].whole, Seconds(10));
+    const auto shortOnes = [&](const std::vector<TakePart>& of) {
+        int count = 0;
+        for (std::size_t i = 0; i < clips.size(); ++i)
+            for (const auto& one : checkClip(*resolve(shoot, shoot.setups[0]), clips[i], of[i]))
+                count += one.id == FindingId::ClipShort;
+        return count;
+    };
+    EXPECT_EQ(shortOnes(parts), 1) << "the take that stands alone";
+    // With a part too few the take is short, and that is told once.
+    clips[0].timecode = Timecode{3, 0, 0, 0, false};
+    EXPECT_EQ(shortOnes(takePartsOf(clips)), 3) << "two alone, and the two that join once";
+    // One that goes on did not stop at the camera's limit.
+    shoot.kit.cameras[0].modes[0].clipLimit = Seconds(10);
+    const auto atLimit = [&](const TakePart& part) {
+        const auto all = checkClip(*resolve(shoot, shoot.setups[0]), clips[1], part);
+        return std::any_of(all.begin(), all.end(),
+                           [](const Finding& one) { return one.id == FindingId::ClipAtLimit; });
+    };
+    EXPECT_FALSE(atLimit({2, Seconds(20), true, true}));
+    EXPECT_TRUE(atLimit({1, Seconds(10), true, false}));
+    EXPECT_TRUE(takePartsOf({}).empty());
+}
+
+TEST(ClipMatch, TheHourTellsOnlyOnItsDay) {
+    auto shoot = plannedShoot();
+    auto other = shoot.setups[0];
+    other.id = "other";
+    other.number = "9Z";
+    shoot.setups.push_back(other);
+    Take take;
+    take.setups = {"other"};
+    take.at = Seconds(9 * 3600.0);
+    shoot.plan.resize(2);
+    shoot.plan[0].number = 1;
+    shoot.plan[1].number = 2;
+    shoot.plan[1].takes = {take};
+    auto clip = plannedClip();
+    clip.recordedAt = "2026-05-13T09:03:00";
+    EXPECT_FALSE(matchesOf(shoot, clip)[0].byTime) << "of which day is not told";
+    EXPECT_FALSE(matchesOf(shoot, clip, 1)[0].byTime);
+    const auto found = matchesOf(shoot, clip, 2);
+    EXPECT_EQ(found[0].setup->id, "other");
+    EXPECT_EQ(groundsOf(found[0]), (std::vector<std::string>{"format 7 of 8", "time"}));
+    shoot.plan.erase(shoot.plan.begin());
+    EXPECT_TRUE(matchesOf(shoot, clip)[0].byTime) << "the only day there is";
+}
+
 TEST(ClipParts, GoOnPastMidnight) {
     std::vector<ClipFacts> parts(2, plannedClip()); // ten seconds of 24 frames each
     parts[0].file = "before.mov";

@@ -51,6 +51,28 @@ TEST(Stills, WhatIsWrittenComesBack) {
     EXPECT_NE(message(strange.error()).find(".png"), std::string::npos);
 }
 
+// As large as bodies make them: every second pixel of every second line, as it was recorded.
+TEST(Stills, LargeOnesAreReadAtTheSizeThatIsNeeded) {
+    const TemporaryFolder folder;
+    std::string bytes = "P5\n9000 6000\n255\n";
+    const auto head = bytes.size();
+    bytes.resize(head + std::size_t{9000} * 6000);
+    for (std::size_t y = 0; y < 6000; ++y)
+        for (std::size_t x = 0; x < 9000; ++x)
+            bytes[head + y * 9000 + x] = static_cast<char>((x + 3 * y) % 251);
+    spit(folder / "large.pgm", bytes);
+    const auto still = readStill(folder / "large.pgm");
+    ASSERT_TRUE(still.ok()) << message(still.error());
+    EXPECT_EQ(still->step, 2);
+    ASSERT_EQ(still->size(), (PictureSize{4500, 3000}));
+    for (const auto& [x, y] : {std::pair{0, 0}, std::pair{4499, 2999}, std::pair{1234, 777}})
+        EXPECT_EQ(still->codes.plane[1][still->codes.at(x, y)], (2 * x + 6 * y) % 251);
+    spit(folder / "huge.pgm", "P5\n12000 10100\n255\n");
+    const auto huge = readStill(folder / "huge.pgm");
+    ASSERT_FALSE(huge.ok());
+    EXPECT_NE(message(huge.error()).find("120 million"), std::string::npos);
+}
+
 TEST(Stills, TheDemosWedgeIsEightBits) {
     const auto still = readStill(root() / "data/demo/step-wedge.png");
     ASSERT_TRUE(still.ok()) << message(still.error());

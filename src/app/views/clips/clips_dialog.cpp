@@ -44,6 +44,19 @@ QString differences(int faults, int cautions) {
     return parts.isEmpty() ? ClipsDialog::tr("as planned") : parts.join(QStringLiteral(", "));
 }
 
+QString groundsText(const ClipMatch& match) {
+    QStringList grounds;
+    if (match.byName)
+        grounds << ClipsDialog::tr("its name or number");
+    if (match.byCamera)
+        grounds << ClipsDialog::tr("the camera");
+    if (match.format > 0)
+        grounds << ClipsDialog::tr("its format, %1 of 8").arg(match.format);
+    if (match.byTime)
+        grounds << ClipsDialog::tr("its hour");
+    return grounds.join(QStringLiteral(", "));
+}
+
 // One line of a table, whatever is in the text.
 QString cell(QString text) {
     return text.replace(QLatin1Char('\t'), QLatin1Char(' '))
@@ -60,6 +73,7 @@ ClipsDialog::ClipsDialog(ShootDocument& document, const Style& style, QWidget* p
     , m_facts(new QLabel)
     , m_list(new QTreeWidget)
     , m_setup(new QComboBox)
+    , m_day(new QComboBox)
     , m_findings(new QListWidget)
     , m_reading(io::ClipDepth::Listen) {
     setObjectName(QStringLiteral("clips-dialog"));
@@ -69,10 +83,14 @@ ClipsDialog::ClipsDialog(ShootDocument& document, const Style& style, QWidget* p
     resize(1040, 640);
     m_ask = [this] { return QFileDialog::getOpenFileNames(this, tr("Recorded clips")); };
     build();
+    fillDays();
     connect(&m_reading, &ClipReading::read, this, &ClipsDialog::takeClip);
     connect(&m_reading, &ClipReading::moved, this, &ClipsDialog::showList);
     connect(&m_looking, &ReadingQueue::moved, this, &ClipsDialog::showList);
-    connect(&document, &ShootDocument::changed, this, &ClipsDialog::checkAll);
+    connect(&document, &ShootDocument::changed, this, [this] {
+        fillDays();
+        checkAll();
+    });
     connect(&style, &Style::changed, this, &ClipsDialog::showList);
     showList();
     showChosen();
@@ -111,6 +129,12 @@ void ClipsDialog::build() {
     m_mark->setToolTip(tr("where the grey card, or what had to be kept, is in the picture"));
     of->addWidget(m_mark);
     connect(m_mark, &QPushButton::clicked, this, &ClipsDialog::askMark);
+    m_same = new QPushButton(tr("As on o&thers"));
+    m_same->setObjectName(QStringLiteral("clips-same"));
+    m_same->setAutoDefault(false);
+    m_same->setToolTip(tr("the places that are marked on other clips of this setup"));
+    of->addWidget(m_same);
+    connect(m_same, &QPushButton::clicked, this, &ClipsDialog::markAsOnOthers);
     side->addLayout(of);
     side->addWidget(m_facts);
     side->addWidget(m_findings, 1);
@@ -119,7 +143,13 @@ void ClipsDialog::build() {
     halves->addWidget(right);
     halves->setSizes({460, 560});
     auto* column = new QVBoxLayout(this);
-    column->addWidget(m_summary);
+    auto* above = new QHBoxLayout;
+    above->addWidget(m_summary, 1);
+    m_day->setObjectName(QStringLiteral("clips-day"));
+    m_day->setAccessibleName(tr("Day of the plan the clips are of"));
+    m_day->setToolTip(tr("With the day, the hour a clip was recorded at tells its setup as well."));
+    above->addWidget(m_day);
+    column->addLayout(above);
     column->addWidget(halves, 1);
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close);
     const auto button = [&](const QString& text, const char* name, auto work) {
@@ -129,12 +159,16 @@ void ClipsDialog::build() {
         connect(made, &QPushButton::clicked, this, work);
     };
     button(tr("&Add clips\u2026"), "clips-add", [this] { addClips(m_ask()); });
+    button(tr("&Remove"), "clips-remove", [this] { removeClip(); });
+    m_remove = findChild<QPushButton*>(QStringLiteral("clips-remove"));
+    m_remove->setToolTip(tr("Delete: the clip is no longer looked at, its file stays"));
     button(tr("&Copy table"), "clips-copy",
            [this] { QApplication::clipboard()->setText(table()); });
     column->addWidget(buttons);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::close);
     connect(m_list, &QTreeWidget::currentItemChanged, this, &ClipsDialog::showChosen);
     connect(m_setup, &QComboBox::activated, this, &ClipsDialog::setByHand);
+    connect(m_day, &QComboBox::activated, this, [this] { setDay(m_day->currentData().toInt()); });
 }
 
 void ClipsDialog::addClips(const QStringList& paths) {
@@ -162,11 +196,13 @@ void ClipsDialog::takeClip(const QString& path, const ClipReading::Clip& clip) {
 // Parts of a take are judged together.
 void ClipsDialog::checkAll() {
     std::vector<ClipFacts> clips;
-    for (auto& entry : m_entries) {
-        check(entry);
+    for (const auto& entry : m_entries)
         if (entry.clip)
             clips.push_back(*entry.clip);
-    }
+    const auto parts = takePartsOf(clips);
+    std::size_t at = 0;
+    for (auto& entry : m_entries)
+        check(entry, entry.clip ? parts[at++] : TakePart{});
     for (const auto& part : checkParts(clips))
         for (auto& entry : m_entries)
             if (entry.clip && entry.clip->file == part.subject)
@@ -178,15 +214,18 @@ void ClipsDialog::checkAll() {
     showList();
 }
 
-void ClipsDialog::check(Entry& entry) {
+void ClipsDialog::check(Entry& entry, const TakePart& part) {
     entry.findings.clear();
+    entry.grounds.clear();
     if (!entry.clip)
         return;
     const auto& shoot = m_document.shoot();
     std::vector<const Setup*> others;
     if (!entry.byHand) {
-        const auto matches = matchesOf(shoot, *entry.clip);
+        const auto matches = matchesOf(shoot, *entry.clip, m_ofDay);
         entry.setup = matches.empty() ? QString() : toQt(matches.front().setup->id);
+        if (!matches.empty())
+            entry.grounds = groundsText(matches.front());
         others = guessedAmong(matches);
     }
     const auto* setup = findSetup(shoot, fromQt(entry.setup));
@@ -195,7 +234,7 @@ void ClipsDialog::check(Entry& entry) {
     const auto context = resolve(shoot, *setup);
     if (!context)
         return;
-    entry.findings = checkClip(*context, *entry.clip);
+    entry.findings = checkClip(*context, *entry.clip, part);
     if (!others.empty())
         entry.findings.push_back(guessedSetup(*entry.clip, *setup, others));
     lookAtPictures(entry, *context);
@@ -266,6 +305,8 @@ void ClipsDialog::showChosen() {
                          toQt(setup.id));
     m_setup->setEnabled(entry && entry->clip);
     m_mark->setEnabled(entry && entry->clip && entry->clip->picture && !entry->setup.isEmpty());
+    m_same->setEnabled(m_mark->isEnabled() && !marksOfOthers(*entry).empty());
+    m_remove->setEnabled(entry != nullptr);
     m_findings->clear();
     m_facts->setText({});
     if (!entry)
@@ -274,6 +315,8 @@ void ClipsDialog::showChosen() {
     if (!entry->clip)
         return m_facts->setText(entry->refused);
     QStringList facts{toQt(print(*entry->clip))};
+    if (!entry->grounds.isEmpty())
+        facts << tr("taken for %1 by %2").arg(setupName(entry->setup), entry->grounds);
     for (const auto& sound : entry->clip->sound)
         facts << tr("sound: %1").arg(toQt(print(sound)));
     if (const QString places = placesOf(*entry); !places.isEmpty())
@@ -327,6 +370,8 @@ void ClipsDialog::dropEvent(QDropEvent* event) {
 
 // The first Escape stops the reading, the next closes.
 void ClipsDialog::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Delete && chosen())
+        return removeClip();
     if (event->key() == Qt::Key_Escape && (m_reading.isRunning() || m_looking.isRunning())) {
         m_reading.stop();
         return m_looking.stop();

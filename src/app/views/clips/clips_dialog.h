@@ -3,6 +3,7 @@
 #include "app/document/clip_reading.h"
 #include "app/document/shoot_document.h"
 #include "app/style/style.h"
+#include "core/clip/clip_parts.h"
 #include "core/judgement/finding.h"
 #include "io/clips/clip_region.h"
 
@@ -37,6 +38,12 @@ public:
     void mark(const QString& patch, const PictureArea& area);
     /// Asks for that on a picture of the clip.
     PatchDialog* askMark();
+    /// The places that are marked on other clips of the chosen one's setup, and not yet on it.
+    void markAsOnOthers();
+    /// The chosen clip is no longer looked at; its file stays.
+    void removeClip();
+    /// Clips are of this day of the plan; 0: nobody told.
+    void setDay(int number);
     /// Where clips are; tests put their own answer in.
     void setAskForClips(std::function<QStringList()> ask) { m_ask = std::move(ask); }
 
@@ -59,6 +66,7 @@ private:
         std::optional<PictureWish> wish; ///< it was, or is being, looked at so
         QString unseen;                  ///< why its pictures could not be looked at
         std::vector<Finding> findings;
+        QString grounds; ///< what its setup rests on
     };
 
     void build();
@@ -66,7 +74,9 @@ private:
     [[nodiscard]] QString placesOf(const Entry& entry) const;
     void takeClip(const QString& path, const ClipReading::Clip& clip);
     void checkAll();
-    void check(Entry& entry);
+    void check(Entry& entry, const TakePart& part);
+    void fillDays();
+    [[nodiscard]] std::vector<PatchArea> marksOfOthers(const Entry& entry) const;
     void showList();
     void showChosen();
     void setByHand(int index);
@@ -77,11 +87,12 @@ private:
     const Style& m_style;
     QLabel *m_summary, *m_facts;
     QTreeWidget* m_list;
-    QComboBox* m_setup;
+    QComboBox *m_setup, *m_day;
     QListWidget* m_findings;
     std::vector<Entry> m_entries;
     std::function<QStringList()> m_ask;
-    QPushButton* m_mark = nullptr;
+    QPushButton *m_mark = nullptr, *m_same = nullptr, *m_remove = nullptr;
+    std::optional<int> m_ofDay;
     ReadingQueue m_looking; ///< at pictures
     ClipReading m_reading;
 };

@@ -41,6 +41,57 @@ void ClipsDialog::mark(const QString& patch, const PictureArea& area) {
     checkAll();
 }
 
+std::vector<PatchArea> ClipsDialog::marksOfOthers(const Entry& entry) const {
+    std::vector<PatchArea> marks;
+    const auto has = [](const std::vector<PatchArea>& some, const std::string& patch) {
+        return std::any_of(some.begin(), some.end(),
+                           [&](const PatchArea& one) { return one.patch == patch; });
+    };
+    for (const auto& other : m_entries)
+        if (&other != &entry && other.setup == entry.setup)
+            for (const auto& mark : other.marks)
+                if (!has(entry.marks, mark.patch) && !has(marks, mark.patch))
+                    marks.push_back(mark);
+    return marks;
+}
+
+void ClipsDialog::markAsOnOthers() {
+    auto* entry = chosen();
+    if (!entry)
+        return;
+    const auto marks = marksOfOthers(*entry);
+    entry->marks.insert(entry->marks.end(), marks.begin(), marks.end());
+    checkAll();
+}
+
+void ClipsDialog::removeClip() {
+    const auto* entry = chosen();
+    if (!entry)
+        return;
+    m_entries.erase(m_entries.begin() + (entry - m_entries.data()));
+    checkAll();
+}
+
+// Shown where there is a choice: of one day everything is of that one.
+void ClipsDialog::fillDays() {
+    const QSignalBlocker quiet(m_day);
+    m_day->clear();
+    m_day->addItem(tr("day not told"), 0);
+    for (const auto& day : m_document.shoot().plan)
+        m_day->addItem(tr("of day %1").arg(day.number), day.number);
+    const int at = m_ofDay ? m_day->findData(*m_ofDay) : 0;
+    m_day->setCurrentIndex(std::max(0, at));
+    if (at < 0)
+        m_ofDay.reset();
+    m_day->setVisible(m_document.shoot().plan.size() > 1);
+}
+
+void ClipsDialog::setDay(int number) {
+    m_ofDay = number > 0 ? std::optional(number) : std::nullopt;
+    fillDays();
+    checkAll();
+}
+
 PatchDialog* ClipsDialog::askMark() {
     const auto* entry = chosen();
     const auto* setup = entry ? findSetup(m_document.shoot(), fromQt(entry->setup)) : nullptr;

@@ -67,15 +67,16 @@ QString FoundRows::text() const {
 
 QStringList FoundRows::shares() const {
     QStringList lines;
-    const QString names[] = {tr("red"), tr("green"), tr("blue")};
-    const auto worst = [&](const std::array<Fraction, 3>& shares, const QString& what) {
-        const auto most = static_cast<std::size_t>(std::max_element(shares.begin(), shares.end()) -
-                                                   shares.begin());
-        if (shares[most].value() > 0.0005)
-            lines << tr("%1 %2, most in %3").arg(what, toQt(print(shares[most])), names[most]);
+    const auto each = [&](const std::array<Fraction, 3>& shares, const QString& what) {
+        if (std::any_of(shares.begin(), shares.end(),
+                        [](Fraction one) { return one.value() > 0.0005; }))
+            lines << tr("%1: R %2, G %3, B %4 %")
+                         .arg(what, toQt(fixedText(100 * shares[0].value(), 1)),
+                              toQt(fixedText(100 * shares[1].value(), 1)),
+                              toQt(fixedText(100 * shares[2].value(), 1)));
     };
-    worst(m_images->clippedShare, tr("clipped"));
-    worst(m_images->drownedShare, tr("in noise"));
+    each(m_images->clippedShare, tr("clipped"));
+    each(m_images->drownedShare, tr("noise"));
     for (const auto use : {ZebraUse::Skin, ZebraUse::Clip}) {
         const auto index = static_cast<std::size_t>(use);
         if (m_images->band[index])

@@ -36,6 +36,18 @@ QImage maskOf(const PixelMask& mask, PictureSize size) {
     return image;
 }
 
+// Of any channel, and of each.
+std::array<QImage, 4> masksOf(const PixelMask& fates, PictureSize size) {
+    std::array<QImage, 4> masks{maskOf(fates, size)};
+    PixelMask one(fates.size());
+    for (std::size_t c = 0; c < 3; ++c) {
+        std::transform(fates.begin(), fates.end(), one.begin(),
+                       [c](std::uint8_t fate) { return static_cast<std::uint8_t>(fate >> c & 1); });
+        masks[c + 1] = maskOf(one, size);
+    }
+    return masks;
+}
+
 QImage stopsImage(const std::vector<std::int8_t>& stops, PictureSize size, Theme theme) {
     QImage image(size.width, size.height, QImage::Format_RGB32);
     for (int y = 0; y < size.height; ++y) {
@@ -96,6 +108,23 @@ QString textOf(const Likeness& likeness) {
         .arg(toQt(print(likeness.peakToNoise)), toQt(fixedText(likeness.structure, 3)));
 }
 
+SpotReading spotIn(const FrameImages& images, double x, double y) {
+    return spotOf(*images.recording, images.curve, images.weights, spotAbout(x, y),
+                  images.light.get());
+}
+
+QString textOf(const SpotReading& spot) {
+    QStringList parts;
+    if (spot.light)
+        parts << toQt(print(*spot.light));
+    parts << toQt(print(spot.stops)) << toQt(print(spot.level));
+    return QStringLiteral("%1\nR %2  G %3  B %4")
+        .arg(parts.join(QStringLiteral("  ")))
+        .arg(spot.codes[0])
+        .arg(spot.codes[1])
+        .arg(spot.codes[2]);
+}
+
 QRgb stopColour(int stop, Theme theme) {
     const auto& t = tokens(theme);
     if (stop == 0) // the stop from grey up
@@ -129,8 +158,11 @@ FrameImages frameImages(const SetupContext& context, const Evaluation& at, const
     images.toLight = likenessOf(shown, stages[0]);
     images.look[kStopsAt] =
         stopsImage(stopsOfPixels(frame.recorded.linear, frame.weights), wish.size, how.theme);
-    images.clipped = maskOf(frame.recorded.fates.clipped, wish.size);
-    images.drowned = maskOf(frame.recorded.fates.drowned, wish.size);
+    images.clipped = masksOf(frame.recorded.fates.clipped, wish.size);
+    images.drowned = masksOf(frame.recorded.fates.drowned, wish.size);
+    images.recording = std::make_shared<const CodeFrame>(recordingOf(frame));
+    images.light = std::make_shared<const Image>(frame.light);
+    images.curve = context.profile->curve;
     images.bands = maskOf(bandingOf(shown, stages[0]).mask, wish.size);
     addZebra(context, at, recordingOf(frame), shown, images);
     images.instruments = frame.instruments;
@@ -168,7 +200,9 @@ FrameImages stillImages(const SetupContext& context, const Evaluation& at, const
     images.look[kStopsAt] =
         stopsImage(stopsOfPixels(small, profile.curve, weights), small.codes.size, how.theme);
     images.push = toQt(print(how.push));
-    images.clipped = maskOf(endedChannels(small, profile.curve), small.codes.size);
+    images.clipped = masksOf(endedChannels(small, profile.curve), small.codes.size);
+    images.recording = std::make_shared<const CodeFrame>(small);
+    images.curve = profile.curve;
     addZebra(context, at, small, shown, images);
     images.instruments = measure(frame, {weights, 256, std::nullopt});
     images.clippedShare = channelShares(endedChannels(frame, profile.curve));

@@ -3,11 +3,13 @@
 #include "app/style/tokens.h"
 #include "core/frame/frame_verdict.h"
 #include "core/frame/masks.h"
+#include "core/frame/spot.h"
 
 #include <QImage>
 #include <QString>
 
 #include <array>
+#include <memory>
 #include <optional>
 
 namespace bslate::app {
@@ -20,7 +22,8 @@ inline constexpr int kFrameLooks = 6;
 /// A setup's frame as pictures that can be painted, made once for all looks.
 struct FrameImages {
     std::array<QImage, kFrameLooks> look;
-    QImage clipped, drowned;     ///< masks, not 0 where it is
+    /// Masks, not 0 where it is: of any channel, then of red, green and blue.
+    std::array<QImage, 4> clipped, drowned;
     std::array<QImage, 2> zebra; ///< by ZebraUse; null where the camera has none
     std::array<Fraction, 2> zebraShare;
     std::array<std::optional<ZebraBand>, 2> band;
@@ -35,13 +38,21 @@ struct FrameImages {
     Level clipLevel;
     std::optional<CodecResult> coded; ///< its frame is left out
     std::vector<Finding> findings;
-    QString number; ///< of the setup
-    QString push;   ///< as it is typed; empty: none
-    QString still;  ///< name of the file it is of; empty: drawn
+    std::shared_ptr<const CodeFrame> recording; ///< what spots read
+    std::shared_ptr<const Image> light;         ///< of the scene; null of a still
+    Curve curve;                                ///< of the recording
+    QString number;                             ///< of the setup
+    QString push;                               ///< as it is typed; empty: none
+    QString still;                              ///< name of the file it is of; empty: drawn
 };
 
 /// A picture of values in [0, 1] as it is painted.
 [[nodiscard]] QImage imageOf(const Image& picture);
+
+/// What a free spot at this centre reads.
+[[nodiscard]] SpotReading spotIn(const FrameImages& images, double x, double y);
+/// `412 cd/m2, +1.3 stop, 58 %, R 512 G 500 B 470`
+[[nodiscard]] QString textOf(const SpotReading& spot);
 
 /// `43.7 dB, SSIM 0.986`
 [[nodiscard]] QString textOf(const Likeness& likeness);

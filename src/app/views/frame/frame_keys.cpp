@@ -1,6 +1,7 @@
 // The keys of the Frame step.
 #include "app/views/frame/found_rows.h"
 #include "app/views/frame/frame_picture.h"
+#include "app/views/frame/frame_tools.h"
 #include "app/views/frame/frame_view.h"
 #include "app/widgets/quantity_edit.h"
 
@@ -18,8 +19,10 @@ std::span<const KeyLine> FrameView::keys() const {
         {"V, Shift+V", QT_TRANSLATE_NOOP("Help", "next stage on the right, on the left")},
         {"F", QT_TRANSLATE_NOOP("Help", "stops from grey as bands on the right, and back")},
         {"Z, C, B, P",
-         QT_TRANSLATE_NOOP("Help", "zebra of skin, of the clip, none; what is lost; where the "
-                                   "grade bands; patches with what they read")},
+         QT_TRANSLATE_NOOP("Help", "zebra of skin, of the clip, none; what is lost, of any channel "
+                                   "and of each; where the grade bands; patches")},
+        {"X", QT_TRANSLATE_NOOP("Help", "a free spot that reads light, stops, percent and codes: "
+                                        "drag it, or Alt and arrows while no patch is held")},
         {"R, G", QT_TRANSLATE_NOOP("Help", "instruments of luma, of the three channels; of the "
                                            "recording, of the grade")},
         {"E, N", QT_TRANSLATE_NOOP("Help", "with and without the encoder; noise")},
@@ -28,8 +31,8 @@ std::span<const KeyLine> FrameView::keys() const {
         {"K, Shift+K", QT_TRANSLATE_NOOP("Help", "next and last thing beside this setup: another "
                                                  "school, depth, profile, recipe or setup")},
         {"J, Alt+arrows, Alt+Delete",
-         QT_TRANSLATE_NOOP("Help",
-                           "next patch; move it in the picture, or give it back its place")},
+         QT_TRANSLATE_NOOP("Help", "next patch, none; move it in the picture (Shift: its size), or "
+                                   "give it back its place")},
         {"O, T, Escape", QT_TRANSLATE_NOOP("Help", "open a still, take what its rings read over as "
                                                    "readings, close it")},
         {"Ctrl+C", QT_TRANSLATE_NOOP("Help", "copy planned and found")}};
@@ -74,12 +77,21 @@ void FrameView::cyclePush() {
     setPush(last ? pushes[0] : at[1]);
 }
 
+void FrameView::cycleLost() {
+    if (!m_fates)
+        m_fates = 0;
+    else if (*m_fates < 3)
+        ++*m_fates;
+    else
+        m_fates.reset();
+    showImages();
+}
+
 // Keys that switch a mark or a part of the way on and off.
 bool FrameView::pressMark(int key) {
-    const std::pair<int, bool*> marks[] = {{Qt::Key_C, &m_fates},   {Qt::Key_P, &m_probes},
-                                           {Qt::Key_B, &m_bands},   {Qt::Key_R, &m_channels},
-                                           {Qt::Key_G, &m_ofGrade}, {Qt::Key_E, &m_codec},
-                                           {Qt::Key_N, &m_noise}};
+    const std::pair<int, bool*> marks[] = {{Qt::Key_P, &m_probes},   {Qt::Key_B, &m_bands},
+                                           {Qt::Key_R, &m_channels}, {Qt::Key_G, &m_ofGrade},
+                                           {Qt::Key_E, &m_codec},    {Qt::Key_N, &m_noise}};
     for (const auto& [own, mark] : marks)
         if (own == key) {
             *mark = !*mark;
@@ -92,6 +104,33 @@ bool FrameView::pressMark(int key) {
     return false;
 }
 
+bool FrameView::press(int key, bool shift) {
+    return pressMark(key) || pressChoice(key, shift);
+}
+
+void FrameView::showTools() {
+    const QString channels[] = {{}, tr("red"), tr("green"), tr("blue")};
+    const bool still = m_still.has_value();
+    m_range->setVisible(still);
+    m_tools->show({{Qt::Key_C, m_fates.has_value(), true,
+                    m_fates ? channels[static_cast<std::size_t>(*m_fates)] : QString()},
+                   {Qt::Key_Z, m_zebra.has_value(), true,
+                    !m_zebra                     ? QString()
+                    : *m_zebra == ZebraUse::Skin ? tr("skin")
+                                                 : tr("clip")},
+                   {Qt::Key_B, m_bands},
+                   {Qt::Key_P, m_probes},
+                   {Qt::Key_X, m_picture->spot().has_value()},
+                   {Qt::Key_R, m_channels},
+                   {Qt::Key_G, m_ofGrade},
+                   {Qt::Key_E, m_codec && !still, !still},
+                   {Qt::Key_N, m_noise && !still, !still},
+                   {Qt::Key_U, !(m_push == Push{})},
+                   {Qt::Key_O, still},
+                   {Qt::Key_T, false, still},
+                   {Qt::Key_Escape, false, still}});
+}
+
 bool FrameView::pressChoice(int key, bool shift) {
     switch (key) {
     case Qt::Key_V:
@@ -102,6 +141,12 @@ bool FrameView::pressChoice(int key, bool shift) {
         m_right->setCurrentIndex(static_cast<int>(stops ? FrameLook::Grade : FrameLook::Stops));
         return true;
     }
+    case Qt::Key_C:
+        cycleLost();
+        return true;
+    case Qt::Key_X:
+        toggleSpot();
+        return true;
     case Qt::Key_Z:
         cycleZebra();
         return true;
@@ -139,7 +184,9 @@ void FrameView::keyPressEvent(QKeyEvent* event) {
         QApplication::clipboard()->setText(m_found->text());
         return emit told(tr("Planned and found are copied."));
     }
-    if (event->modifiers() & Qt::AltModifier && movePatch(event->key()))
+    if (event->modifiers() & Qt::AltModifier &&
+        (event->modifiers() & Qt::ShiftModifier ? stretchPatch(event->key())
+                                                : movePatch(event->key())))
         return;
     if (!m_actions.document().setup() ||
         event->modifiers() & (Qt::ControlModifier | Qt::AltModifier)) {
@@ -159,9 +206,10 @@ void FrameView::keyPressEvent(QKeyEvent* event) {
     case Qt::Key_Space:
         return m_picture->setSplit(m_picture->split() > 0 ? 0.0 : m_lastSplit);
     default:
-        if (!pressMark(event->key()) && !pressChoice(event->key(), shift))
+        if (!press(event->key(), shift))
             QWidget::keyPressEvent(event);
     }
+    showTools();
 }
 
 } // namespace bslate::app

@@ -11,6 +11,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <tuple>
 #include <utility>
 
 namespace bslate::app {
@@ -106,11 +107,12 @@ QPixmap FramePicture::layerOf(const Side& side, QSizeF size) const {
     if (side.look == FrameLook::Light)
         return layer;
     if (m_marks.fates) {
+        const auto channel = static_cast<std::size_t>(*m_marks.fates);
         paintMask(
-            painter, side.images->clipped,
+            painter, side.images->clipped[channel],
             [&](QPainter& on, const QRectF& area) { drawHatch(on, area, t.coral, 8); }, size);
         paintMask(
-            painter, side.images->drowned,
+            painter, side.images->drowned[channel],
             [&](QPainter& on, const QRectF& area) { drawDots(on, area, QColor(150, 160, 168), 6); },
             size);
     }
@@ -222,41 +224,131 @@ void FramePicture::paintEvent(QPaintEvent*) {
     if (m_marks.probes)
         paintProbes(painter);
     paintSplit(painter);
+    paintHeldBox(painter);
+    paintSpot(painter);
+}
+
+QPointF FramePicture::pointOf(QPointF share) const {
+    const QRectF box = frameBox();
+    return {box.left() + share.x() * box.width(), box.top() + share.y() * box.height()};
+}
+
+const FrameImages* FramePicture::under(QPointF share) const {
+    const auto& side = share.x() > m_split ? m_right : m_left;
+    return side.images ? side.images.get() : m_right.images.get();
+}
+
+QString FramePicture::spotText() const {
+    const auto* images = m_spot ? under(*m_spot) : nullptr;
+    return images && images->recording ? textOf(spotIn(*images, m_spot->x(), m_spot->y()))
+                                       : QString();
+}
+
+// Four corners about the place, so that it is no patch's ring.
+void FramePicture::paintSpot(QPainter& painter) const {
+    const QString text = spotText();
+    if (text.isEmpty())
+        return;
+    const auto& t = m_style.colours();
+    const QRectF box = frameBox();
+    const auto area = spotAbout(m_spot->x(), m_spot->y());
+    const QRectF place(pointOf({area.x, area.y}),
+                       QSizeF(area.width * box.width(), area.height * box.height()));
+    painter.setPen(QPen(t.sky, 2 * t.stroke));
+    const double arm = place.width() / 3;
+    for (const auto& [corner, dx, dy] :
+         {std::tuple{place.topLeft(), 1, 1}, std::tuple{place.topRight(), -1, 1},
+          std::tuple{place.bottomLeft(), 1, -1}, std::tuple{place.bottomRight(), -1, -1}}) {
+        painter.drawLine(corner, corner + QPointF(dx * arm, 0));
+        painter.drawLine(corner, corner + QPointF(0, dy * arm));
+    }
+    painter.setFont(Style::font(TextRole::Secondary));
+    const QRectF wanted =
+        QFontMetricsF(painter.font()).boundingRect(QRectF(0, 0, 400, 60), 0, text);
+    QRectF label(place.right() + 6, place.top() - 6, wanted.width() + 10, wanted.height() + 6);
+    if (label.right() > box.right())
+        label.moveRight(place.left() - 6);
+    label.moveTop(std::clamp(label.top(), box.top(), box.bottom() - label.height()));
+    painter.fillRect(label, t.ground);
+    painter.setPen(t.ink);
+    painter.drawText(label, Qt::AlignCenter, text);
+}
+
+void FramePicture::paintHeldBox(QPainter& painter) const {
+    if (!m_heldBox || m_heldProbe.isEmpty())
+        return;
+    const auto& t = m_style.colours();
+    painter.setPen(QPen(t.marigold, t.stroke, Qt::DashLine));
+    painter.setBrush(Qt::NoBrush);
+    const QRectF box(pointOf(m_heldBox->topLeft()), pointOf(m_heldBox->bottomRight()));
+    painter.drawRect(box);
+    painter.fillRect(QRectF(box.right() - 4, box.bottom() - 4, 8, 8), t.marigold);
+}
+
+void FramePicture::setSpot(const std::optional<QPointF>& centre) {
+    m_spot = centre;
+    if (m_spot)
+        m_spot = QPointF(std::clamp(centre->x(), 0.0, 1.0), std::clamp(centre->y(), 0.0, 1.0));
+    update();
+}
+
+void FramePicture::setHeldBox(const std::optional<QRectF>& box) {
+    m_heldBox = box;
+    update();
 }
 
 QString FramePicture::probeAt(QPointF at) const {
     constexpr double kReach = 10;
-    const QRectF box = frameBox();
     if (m_marks.probes && m_right.images)
-        for (const auto& patch : m_right.images->patches) {
-            const QPointF centre = centreOf(patch);
-            const QPointF middle(box.left() + centre.x() * box.width(),
-                                 box.top() + centre.y() * box.height());
-            if (QLineF(at, middle).length() <= kReach)
+        for (const auto& patch : m_right.images->patches)
+            if (QLineF(at, pointOf(centreOf(patch))).length() <= kReach)
                 return toQt(patch.id);
-        }
     return {};
 }
 
 void FramePicture::dragTo(QPointF at) {
     const QRectF box = frameBox();
     const QPointF share((at.x() - box.left()) / box.width(), (at.y() - box.top()) / box.height());
-    if (!m_draggedProbe.isEmpty()) {
-        m_dragAt = QPointF(std::clamp(share.x(), 0.0, 1.0), std::clamp(share.y(), 0.0, 1.0));
-        emit probeMoved(m_draggedProbe, *m_dragAt);
+    const QPointF inside(std::clamp(share.x(), 0.0, 1.0), std::clamp(share.y(), 0.0, 1.0));
+    switch (m_drag) {
+    case Drag::Probe:
+        m_dragAt = inside;
+        emit probeMoved(m_draggedProbe, inside);
         return update();
+    case Drag::Spot:
+        setSpot(inside);
+        return emit spotMoved(inside);
+    case Drag::Corner:
+        m_heldBox->setBottomRight({std::max(inside.x(), m_heldBox->left() + kLeastPlace),
+                                   std::max(inside.y(), m_heldBox->top() + kLeastPlace)});
+        return update();
+    case Drag::Split:
+        setSplit(share.x());
+        return emit splitMoved(m_split);
+    case Drag::None:
+        return;
     }
-    setSplit(share.x());
-    emit splitMoved(m_split);
 }
 
 void FramePicture::mousePressEvent(QMouseEvent* event) {
     if (event->button() != Qt::LeftButton)
         return;
-    m_draggedProbe = probeAt(event->position());
+    constexpr double kReach = 14;
+    const QPointF at = event->position();
     m_dragAt.reset();
-    if (m_draggedProbe.isEmpty())
-        dragTo(event->position());
+    m_draggedProbe.clear();
+    if (m_heldBox && QLineF(at, pointOf(m_heldBox->bottomRight())).length() <= kReach)
+        m_drag = Drag::Corner;
+    else if (m_spot && QLineF(at, pointOf(*m_spot)).length() <= kReach)
+        m_drag = Drag::Spot;
+    else if (m_draggedProbe = probeAt(at); !m_draggedProbe.isEmpty())
+        m_drag = Drag::Probe;
+    else
+        m_drag = Drag::Split;
+    if (m_drag == Drag::Probe)
+        emit probeHeld(m_draggedProbe);
+    if (m_drag == Drag::Split)
+        dragTo(at);
 }
 
 void FramePicture::mouseMoveEvent(QMouseEvent* event) {
@@ -265,10 +357,13 @@ void FramePicture::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void FramePicture::mouseReleaseEvent(QMouseEvent*) {
+    const auto drag = std::exchange(m_drag, Drag::None);
     const auto patch = std::exchange(m_draggedProbe, {});
     const auto at = std::exchange(m_dragAt, {});
-    if (!patch.isEmpty() && at)
+    if (drag == Drag::Probe && at)
         emit probeDropped(patch, *at);
+    if (drag == Drag::Corner && m_heldBox)
+        emit boxResized(m_heldProbe, m_heldBox->size());
 }
 
 } // namespace bslate::app

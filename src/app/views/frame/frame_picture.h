@@ -32,12 +32,19 @@ public:
     void setHeldProbe(const QString& patch);
     /// What is drawn over the pictures.
     struct Marks {
-        bool fates = true, probes = true, bands = false;
+        std::optional<int> fates = 0; ///< of any channel, or of 1 red, 2 green, 3 blue
+        bool probes = true, bands = false;
         std::optional<ZebraUse> zebra;
         friend bool operator==(const Marks&, const Marks&) = default;
     };
     void setMarks(const Marks& marks);
-    [[nodiscard]] QRectF frameBox() const; ///< where the picture is
+    /// The box of the held patch, in shares, whose corner is dragged; none: nothing to drag.
+    void setHeldBox(const std::optional<QRectF>& box);
+    /// A free spot; none: not shown. It reads what is under it.
+    void setSpot(const std::optional<QPointF>& centre);
+    [[nodiscard]] const std::optional<QPointF>& spot() const { return m_spot; }
+    [[nodiscard]] QString spotText() const; ///< what it reads; empty without one
+    [[nodiscard]] QRectF frameBox() const;  ///< where the picture is
 
     QSize sizeHint() const override { return {640, 360}; }
     QSize minimumSizeHint() const override { return {380, 220}; }
@@ -46,6 +53,9 @@ signals:
     void splitMoved(double share);
     void probeMoved(const QString& patch, QPointF centre); ///< shares of the picture
     void probeDropped(const QString& patch, QPointF centre);
+    void probeHeld(const QString& patch);               ///< its ring was pressed
+    void boxResized(const QString& patch, QSizeF size); ///< shares of the picture
+    void spotMoved(QPointF centre);
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -62,6 +72,10 @@ private:
     void forgetLayers();
     void paintProbes(QPainter& painter) const;
     void paintSplit(QPainter& painter) const;
+    void paintSpot(QPainter& painter) const;
+    void paintHeldBox(QPainter& painter) const;
+    [[nodiscard]] QPointF pointOf(QPointF share) const;
+    [[nodiscard]] const FrameImages* under(QPointF share) const;
     void dragTo(QPointF at);
     [[nodiscard]] QString probeAt(QPointF at) const;
     [[nodiscard]] QPointF centreOf(const FoundPatch& patch) const; ///< in shares
@@ -73,6 +87,10 @@ private:
     Marks m_marks;
     QString m_heldProbe, m_draggedProbe; ///< ids of patches
     std::optional<QPointF> m_dragAt;     ///< in shares, while one is dragged
+    enum class Drag { None, Split, Probe, Spot, Corner };
+    Drag m_drag = Drag::None;
+    std::optional<QRectF> m_heldBox;
+    std::optional<QPointF> m_spot;
 };
 
 } // namespace bslate::app

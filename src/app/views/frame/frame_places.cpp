@@ -2,6 +2,8 @@
 #include "app/document/text.h"
 #include "app/views/frame/frame_picture.h"
 #include "app/views/frame/frame_view.h"
+#include "core/facts/evaluate.h"
+#include "core/frame/surface.h"
 
 #include <algorithm>
 
@@ -46,6 +48,84 @@ void FrameView::dropProbe(const QString& patch, QPointF centre) {
         placePatch(patch, place);
 }
 
+// What a patch fills of the picture; none for a still, whose rings only measure.
+std::optional<QRectF> FrameView::boxOf(const QString& patch) const {
+    const auto& document = m_actions.document();
+    const auto* setup = document.setup();
+    const auto context = setup ? resolve(document.shoot(), *setup) : Result<SetupContext>(Error{});
+    if (!context || m_still || patch.isEmpty())
+        return std::nullopt;
+    for (const auto& surface : surfacesOf(*context))
+        if (surface.patch == fromQt(patch))
+            return QRectF(surface.box.x, surface.box.y, surface.box.width, surface.box.height);
+    return std::nullopt;
+}
+
+void FrameView::showHeld() {
+    m_picture->setHeldProbe(m_patch);
+    m_picture->setHeldBox(boxOf(m_patch));
+}
+
+void FrameView::holdPatch(const QString& patch) {
+    m_patch = patch;
+    showHeld();
+}
+
+void FrameView::resizePatch(const QString& patch, QSizeF size) {
+    const auto box = boxOf(patch);
+    if (!box)
+        return;
+    FramePlace place{std::clamp(box->x(), 0.0, 1 - kLeastPlace),
+                     std::clamp(box->y(), 0.0, 1 - kLeastPlace), 0, 0};
+    place.width = std::clamp(size.width(), kLeastPlace, 1 - place.x);
+    place.height = std::clamp(size.height(), kLeastPlace, 1 - place.y);
+    placePatch(patch, place);
+}
+
+// Shift as well: what it fills, from its upper left corner on.
+bool FrameView::stretchPatch(int key) {
+    const auto box = boxOf(m_patch);
+    if (!box)
+        return false;
+    const double across = key == Qt::Key_Right ? kPlaceStep : key == Qt::Key_Left ? -kPlaceStep : 0;
+    const double down = key == Qt::Key_Down ? kPlaceStep : key == Qt::Key_Up ? -kPlaceStep : 0;
+    if (across == 0 && down == 0)
+        return false;
+    resizePatch(m_patch, {box->width() + across, box->height() + down});
+    return true;
+}
+
+void FrameView::toggleSpot() {
+    m_picture->setSpot(m_picture->spot() ? std::nullopt : std::optional(QPointF(0.5, 0.5)));
+    if (m_picture->spot())
+        emit told(tr("The spot reads what is under it: drag it, or Alt and arrows."));
+}
+
+bool FrameView::moveSpot(int key) {
+    if (!m_picture->spot())
+        return false;
+    constexpr double kStep = 0.01;
+    QPointF at = *m_picture->spot();
+    switch (key) {
+    case Qt::Key_Left:
+        at.rx() -= kStep;
+        break;
+    case Qt::Key_Right:
+        at.rx() += kStep;
+        break;
+    case Qt::Key_Up:
+        at.ry() -= kStep;
+        break;
+    case Qt::Key_Down:
+        at.ry() += kStep;
+        break;
+    default:
+        return false;
+    }
+    m_picture->setSpot(at);
+    return true;
+}
+
 void FrameView::nextPatch() {
     const auto* shown = images();
     if (!shown || shown->patches.empty())
@@ -53,18 +133,23 @@ void FrameView::nextPatch() {
     const auto& patches = shown->patches;
     const auto at = std::find_if(patches.begin(), patches.end(),
                                  [this](const FoundPatch& one) { return toQt(one.id) == m_patch; });
-    const auto next = at == patches.end() || at + 1 == patches.end() ? patches.begin() : at + 1;
-    m_patch = toQt(next->id);
-    m_picture->setHeldProbe(m_patch);
-    emit told(tr("%1: Alt and arrows move it, Alt+Delete puts it where its role belongs.")
+    // Behind the last none is held.
+    if (at != patches.end() && at + 1 == patches.end())
+        return holdPatch({});
+    const auto next = at == patches.end() ? patches.begin() : at + 1;
+    holdPatch(toQt(next->id));
+    emit told(tr("%1: Alt and arrows move it, with Shift they make it larger or smaller, "
+                 "Alt+Delete puts it where its role belongs.")
                   .arg(toQt(next->name)));
 }
 
 // Alt with an arrow or Delete; false for another key, and while no patch is chosen.
 bool FrameView::movePatch(int key) {
     const auto* shown = images();
-    if (!shown || m_patch.isEmpty())
+    if (!shown)
         return false;
+    if (m_patch.isEmpty())
+        return moveSpot(key);
     const auto at = std::find_if(shown->patches.begin(), shown->patches.end(),
                                  [this](const FoundPatch& one) { return toQt(one.id) == m_patch; });
     if (at == shown->patches.end())

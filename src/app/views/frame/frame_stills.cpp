@@ -42,6 +42,7 @@ void FrameView::openStill(const QString& path) {
 void FrameView::closeStill() {
     if (!m_still)
         return;
+    m_range->hide();
     m_job.stop(); // it may still be reading
     m_still.reset();
     m_stillImages.reset();
@@ -70,14 +71,17 @@ void FrameView::makeStill() {
     const auto probes = stillProbes(*context);
     const auto how = shownHow();
     const auto still = m_still->still;
+    const auto range = m_range->currentIndex() == 0 ? CodeRange::Full : CodeRange::Legal;
     QString name = QFileInfo(m_still->path).fileName();
+    if (still->step > 1)
+        name = tr("%1, one pixel of %2 each way").arg(name).arg(still->step);
     if (still->ofSensor)
         name = tr("%1 (light of a sensor, full where this one clips)").arg(name);
     m_job.start([=, this](const BackgroundJob::Control&) -> BackgroundJob::Then {
         const auto again = resolve(*value, *findSetup(*value, fromQt(setup)));
         const auto& curve = again->profile->curve;
         const auto at = evaluate(*again);
-        const auto frame = io::codesOf(*still, curve, CodeRange::Full, at.sensorClip);
+        const auto frame = io::codesOf(*still, curve, range, at.sensorClip);
         auto images = std::make_shared<FrameImages>(stillImages(*again, at, frame, probes, how));
         images->still = name;
         return [=, this] {

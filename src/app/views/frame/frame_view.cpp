@@ -3,6 +3,7 @@
 #include "app/document/text.h"
 #include "app/views/frame/found_rows.h"
 #include "app/views/frame/frame_picture.h"
+#include "app/views/frame/frame_tools.h"
 #include "app/views/frame/scope_picture.h"
 #include "app/widgets/quantity_edit.h"
 #include "core/facts/evaluate.h"
@@ -34,8 +35,10 @@ FrameView::FrameView(Actions& actions, const Style& style, QWidget* parent)
     , m_left(new QComboBox)
     , m_right(new QComboBox)
     , m_beside(new QComboBox)
+    , m_range(new QComboBox)
     , m_pushEdit(quantityField("frame-push", tr("Push on the grade"), pushProblem))
     , m_picture(new FramePicture(style))
+    , m_tools(new FrameTools(style))
     , m_found(new FoundRows(style))
     , m_scopes(new ScopePicture(style))
     , m_later(new QTimer(this)) {
@@ -50,12 +53,12 @@ FrameView::FrameView(Actions& actions, const Style& style, QWidget* parent)
     row->addWidget(m_found);
     column->addLayout(row, 3);
     column->addWidget(m_scopes, 2);
-    auto* hint = new QLabel(
-        tr("\u25c2 \u25b8 split   V \u21e7V stages   F stops   Z zebra   C lost   B bands   "
-           "R channels   G grade   E encoder   U push   K beside   O still"));
-    hint->setFont(Style::font(TextRole::Secondary));
-    hint->setForegroundRole(QPalette::PlaceholderText);
-    column->addWidget(hint);
+    column->addWidget(m_tools);
+    connect(m_tools, &FrameTools::pressed, this, [this](int key) {
+        setFocus();
+        press(key, false);
+        showTools();
+    });
     m_later->setSingleShot(true);
     m_later->setInterval(kFrameRestMs);
     connect(m_later, &QTimer::timeout, this, &FrameView::make);
@@ -71,6 +74,8 @@ FrameView::FrameView(Actions& actions, const Style& style, QWidget* parent)
     };
     connect(m_picture, &FramePicture::probeMoved, this, &FrameView::moveProbe);
     connect(m_picture, &FramePicture::probeDropped, this, &FrameView::dropProbe);
+    connect(m_picture, &FramePicture::probeHeld, this, &FrameView::holdPatch);
+    connect(m_picture, &FramePicture::boxResized, this, &FrameView::resizePatch);
     connect(m_picture, &FramePicture::splitMoved, this,
             [this](double share) { m_lastSplit = share; });
     setFocusPolicy(Qt::StrongFocus);
@@ -97,8 +102,16 @@ void FrameView::buildHeader(QVBoxLayout& column) {
     connect(m_pushEdit, &QuantityEdit::refused, this, &FrameView::refused);
     connect(m_pushEdit, &QuantityEdit::entered, this,
             [this](const QString& text) { setPush(*parsePush(fromQt(text))); });
+    m_range->setObjectName(QStringLiteral("frame-range"));
+    m_range->setAccessibleName(tr("Range of the still's codes"));
+    m_range->setToolTip(tr("what the codes of the still span: all of them, or the legal range"));
+    m_range->addItem(tr("full range"));
+    m_range->addItem(tr("legal range"));
+    m_range->hide();
+    connect(m_range, &QComboBox::activated, this, &FrameView::make);
     auto* row = new QHBoxLayout;
     row->addLayout(pageHead(*m_title, *m_subtitle), 1);
+    row->addWidget(m_range);
     row->addWidget(m_left);
     row->addWidget(m_right);
     row->addWidget(m_beside);
@@ -203,6 +216,8 @@ void FrameView::showImages() {
     const auto& beside = other ? other : own;
     m_picture->show({own, left, captionOf(*own, left)}, {beside, right, captionOf(*beside, right)});
     m_picture->setMarks({m_fates, m_probes, m_bands, m_zebra});
+    showHeld();
+    showTools();
     m_found->show(own);
     m_scopes->show(own, m_ofGrade, m_channels);
     emit found(own->findings);

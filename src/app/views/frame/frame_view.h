@@ -19,6 +19,7 @@ namespace bslate::app {
 
 class FoundRows;
 class FramePicture;
+class FrameTools;
 class QuantityEdit;
 class ScopePicture;
 
@@ -84,6 +85,16 @@ private:
     [[nodiscard]] std::optional<FramePlace> placeOf(const QString& patch, QPointF centre) const;
     void nextPatch();
     bool movePatch(int key);
+    bool stretchPatch(int key);
+    void resizePatch(const QString& patch, QSizeF size);
+    void holdPatch(const QString& patch);
+    [[nodiscard]] std::optional<QRectF> boxOf(const QString& patch) const;
+    void showHeld();
+    void cycleLost();
+    void toggleSpot();
+    bool moveSpot(int key);
+    bool press(int key, bool shift);
+    void showTools();
     void takeReadings();
     [[nodiscard]] std::vector<Probe> stillProbes(const SetupContext& context) const;
     bool pressMark(int key);
@@ -97,9 +108,10 @@ private:
     Actions& m_actions;
     const Style& m_style;
     QLabel *m_title, *m_subtitle;
-    QComboBox *m_left, *m_right, *m_beside;
+    QComboBox *m_left, *m_right, *m_beside, *m_range;
     QuantityEdit* m_pushEdit;
     FramePicture* m_picture;
+    FrameTools* m_tools;
     FoundRows* m_found;
     ScopePicture* m_scopes;
     QTimer* m_later;
@@ -112,7 +124,8 @@ private:
     QString m_patch;                            ///< id of the one that keys move; empty: none
     std::function<QString()> m_ask;
     double m_lastSplit = 0.5;
-    bool m_fates = true, m_probes = true, m_channels = false, m_bands = false;
+    std::optional<int> m_fates = 0; ///< FramePicture::Marks
+    bool m_probes = true, m_channels = false, m_bands = false;
     bool m_codec = true, m_noise = true, m_ofGrade = false;
     Push m_push;
     std::optional<ZebraUse> m_zebra;

@@ -3,9 +3,12 @@
 #include "app/document/text.h"
 #include "core/facts/evaluate.h"
 #include "core/quantity/print.h"
+#include "core/shoot/lamps.h"
 
 #include <QComboBox>
 #include <QFormLayout>
+
+#include <algorithm>
 
 namespace bslate::app {
 namespace {
@@ -16,7 +19,45 @@ CodeRange rangeOf(const Shoot& shoot, const QString& id) {
     return profile ? profile->curve.range : CodeRange::Legal;
 }
 
+std::string newName(const Scene& scene, LightSide side) {
+    const QString names[] = {CardWhiteDialog::tr("light"), CardWhiteDialog::tr("key light"),
+                             CardWhiteDialog::tr("fill light"), CardWhiteDialog::tr("kicker"),
+                             CardWhiteDialog::tr("background light")};
+    const auto wanted = fromQt(names[static_cast<std::size_t>(side)]);
+    auto name = wanted;
+    for (int i = 2; std::any_of(scene.lamps.begin(), scene.lamps.end(),
+                                [&](const Lamp& lamp) { return lamp.name == name; });
+         ++i)
+        name = wanted + " " + std::to_string(i);
+    return name;
+}
+
+Result<Scene> withNew(const Scene& scene, LightSide side, const LightColour& colour) {
+    auto lamp = steadyLamp(newName(scene, side));
+    lamp.side = side;
+    lamp.colour = colour;
+    return withLamp(scene, std::nullopt, lamp);
+}
+
 } // namespace
+
+Result<Scene> withMeasured(Scene scene, const MeasuredLight& light, const LightColour& colour) {
+    if (light.lamp && *light.lamp < scene.lamps.size()) {
+        scene.lamps[*light.lamp].colour = colour;
+        return scene;
+    }
+    if (light.side == LightSide::Unsaid) {
+        scene.light = colour;
+        return scene;
+    }
+    if (scene.lamps.empty() && scene.light && light.side != LightSide::Key) {
+        auto key = withNew(scene, LightSide::Key, *scene.light);
+        if (!key)
+            return key.error();
+        scene = *std::move(key);
+    }
+    return withNew(scene, light.side, colour);
+}
 
 CardWhiteDialog::CardWhiteDialog(const QString& clip, ShootDocument::Value shoot,
                                  const QString& setup, const Style& style, QWidget* parent)
@@ -29,13 +70,45 @@ CardWhiteDialog::CardWhiteDialog(const QString& clip, ShootDocument::Value shoot
     setObjectName(QStringLiteral("card-white-dialog"));
     m_use->setObjectName(QStringLiteral("card-white-use"));
     m_use->addItem(tr("the white of this setup"));
-    m_use->addItem(tr("the colour of the scene's key light"));
+    const auto* own = findSetup(*m_shoot, fromQt(setup));
+    if (const auto* scene = own ? findScene(*m_shoot, own->scene) : nullptr)
+        fillLights(*scene);
     m_use->setAccessibleName(tr("What it is taken as"));
     form().addRow(tr("Take it &as"), m_use);
 }
 
+void CardWhiteDialog::fillLights(const Scene& scene) {
+    const auto onSide = [&](LightSide side) {
+        return std::any_of(scene.lamps.begin(), scene.lamps.end(),
+                           [side](const Lamp& lamp) { return lamp.side == side; });
+    };
+    if (scene.lamps.empty()) {
+        m_use->addItem(tr("the colour of the scene's light"));
+        m_lights.push_back({});
+    }
+    for (std::size_t i = 0; i < scene.lamps.size(); ++i) {
+        m_use->addItem(tr("the colour of %1").arg(toQt(scene.lamps[i].name)));
+        m_lights.push_back({i, scene.lamps[i].side});
+    }
+    const std::pair<LightSide, QString> sides[] = {
+        {LightSide::Key, tr("the colour of a new light, key")},
+        {LightSide::Fill, tr("the colour of a new light, fill")},
+        {LightSide::Kicker, tr("the colour of a new light, kicker")},
+        {LightSide::Background, tr("the colour of a new light, background")}};
+    for (const auto& [side, name] : sides)
+        if (!onSide(side)) {
+            m_use->addItem(name);
+            m_lights.push_back({std::nullopt, side});
+        }
+}
+
 CardWhiteDialog::Use CardWhiteDialog::use() const {
-    return static_cast<Use>(m_use->currentIndex());
+    return m_use->currentIndex() == 0 ? Use::White : Use::Light;
+}
+
+MeasuredLight CardWhiteDialog::light() const {
+    return use() == Use::Light ? m_lights[static_cast<std::size_t>(m_use->currentIndex() - 1)]
+                               : MeasuredLight{};
 }
 
 void CardWhiteDialog::found(const ClipFacts&, const io::ReadRegion& region) {

@@ -35,15 +35,13 @@ void WhiteView::takeMeasured(const CardWhiteDialog& dialog) {
         });
         return;
     }
-    const LightColour colour{white->light.cct, white->light.duv};
-    const auto* at = m_actions.document().evaluation();
-    const auto key = at ? at->white.keyLight : std::nullopt;
-    m_actions.changeScene(tr("Light from footage"), toQt(now->scene->id), [&](Scene& scene) {
-        if (key && *key < scene.lamps.size())
-            scene.lamps[*key].colour = colour;
-        else
-            scene.light = colour;
-    });
+    const auto lit = shifted(white->light, -now->filterShift); // before the filters
+    const LightColour colour{lit.cct, lit.duv};
+    const auto after = withMeasured(*now->scene, dialog.light(), colour);
+    if (!after)
+        return emit refused(messageOf(after.error()));
+    m_actions.changeScene(tr("Light from footage"), toQt(now->scene->id),
+                          [&](Scene& scene) { scene = *after; });
 }
 
 } // namespace bslate::app

@@ -1,0 +1,72 @@
+#include "app/views/frame/frame_tools.h"
+
+#include <QFontMetrics>
+#include <QHBoxLayout>
+#include <QKeySequence>
+#include <QPushButton>
+
+#include <algorithm>
+
+namespace bslate::app {
+
+FrameTools::FrameTools(const Style& style, QWidget* parent)
+    : QWidget(parent) {
+    setObjectName(QStringLiteral("frame-tools"));
+    struct Line {
+        int key;
+        const char* name;
+        QString text, says;
+    };
+    const Line lines[] = {
+        {Qt::Key_C, "lost", tr("Lost"),
+         tr("what clips and what is in noise: of any channel, of one")},
+        {Qt::Key_Z, "zebra", tr("Zebra"), tr("the camera's zebra: for skin, for the clip")},
+        {Qt::Key_B, "bands", tr("Bands"), tr("where the grade bands")},
+        {Qt::Key_P, "patches", tr("Patches"), tr("patches with what they read")},
+        {Qt::Key_X, "spot", tr("Spot"),
+         tr("a free spot: light, stops, percent and codes anywhere")},
+        {Qt::Key_R, "channels", tr("R G B"), tr("instruments of the three channels")},
+        {Qt::Key_G, "grade", tr("Of grade"), tr("instruments of the grade")},
+        {Qt::Key_E, "encoder", tr("Encoder"), tr("through the mode's codec")},
+        {Qt::Key_N, "noise", tr("Noise"), tr("the sensor's noise")},
+        {Qt::Key_U, "push", tr("Push"), tr("next push on the grade")},
+        {Qt::Key_O, "still", tr("Still\u2026"),
+         tr("open a still of your own in this picture's place")},
+        {Qt::Key_T, "readings", tr("Readings"),
+         tr("take what the still's rings read over as readings")},
+        {Qt::Key_Escape, "close", tr("Close still"), tr("back to the drawn picture")}};
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(5);
+    for (const auto& line : lines) {
+        auto* button = new QPushButton(line.text);
+        button->setObjectName(QStringLiteral("frame-tool-%1").arg(QLatin1String(line.name)));
+        button->setFont(style.font(TextRole::Secondary));
+        button->setCheckable(true);
+        button->setAutoDefault(false);
+        button->setFocusPolicy(Qt::TabFocus);
+        button->setMinimumWidth(20);
+        button->setToolTip(
+            tr("%1: %2").arg(QKeySequence(line.key).toString(QKeySequence::NativeText), line.says));
+        button->setAccessibleDescription(line.says);
+        connect(button, &QPushButton::clicked, this, [this, key = line.key] { emit pressed(key); });
+        row->addWidget(button);
+        m_tools.push_back({line.key, line.text, button});
+    }
+    row->addStretch(1);
+}
+
+void FrameTools::show(const std::vector<State>& states) {
+    for (const auto& state : states) {
+        const auto tool = std::find_if(m_tools.begin(), m_tools.end(),
+                                       [&](const Tool& one) { return one.key == state.key; });
+        if (tool == m_tools.end())
+            continue;
+        tool->button->setChecked(state.on);
+        tool->button->setEnabled(state.able);
+        tool->button->setText(state.which.isEmpty() ? tool->text
+                                                    : tr("%1: %2").arg(tool->text, state.which));
+    }
+}
+
+} // namespace bslate::app
