@@ -38,6 +38,61 @@ public:
     }
 };
 
+// Row, rate, cell, line and clip: each undone by the program's own keys, in order, and done again.
+TEST_F(BringPage, EveryStepIsUndoneAndDoneAgainInOrder) {
+    enterLine("own-add", "UHD H.265 long 10-bit 4:2:0 25@100");
+    ASSERT_EQ(view().lattice().modes().size(), 1u) << "without a clip or a line";
+    EXPECT_EQ(view().lattice().modes()[0].line.standard, CodecStandard::H265);
+    enterLine("own-add", "50");
+    view().lattice().setFocus();
+    QTest::keyClick(&view().lattice(), Qt::Key_Right);
+    ASSERT_EQ(view().lattice().rate(), (FrameRate{Rational(50, 1)}));
+    enterLine("own-bit-rate", "150");
+    EXPECT_EQ(view().lattice().modes()[0].line.rates.size(), 2u);
+    QTest::keyClicks(table(), QStringLiteral("FHD 25p 50 Mbps 8 bit 4:2:0 Long GOP"));
+    EXPECT_EQ(view().lattice().modes().size(), 2u);
+    view().addClips({clip("a.mov", "r=24:d=1 -c:v libx264 -g 1 -pix_fmt yuv420p")});
+    view().settle();
+    QTest::qWait(1);
+    EXPECT_EQ(view().own().clips.size(), 1u);
+    const auto whole = view().own();
+    const int documentSteps = window->document().undoStack().count();
+    const auto undo = [&](QWidget* from) { QTest::keyClick(from, Qt::Key_Z, Qt::ControlModifier); };
+    table()->setFocus();
+    undo(table());
+    EXPECT_TRUE(view().own().clips.empty()) << "the clip, though the table has the cursor";
+    undo(table());
+    EXPECT_TRUE(table()->toPlainText().isEmpty()) << "a line is one step";
+    undo(&view().lattice());
+    EXPECT_EQ(view().lattice().modes()[0].line.rates.size(), 1u);
+    EXPECT_EQ(view().own().rates.size(), 1u);
+    undo(&view().lattice());
+    EXPECT_TRUE(view().own().rates.empty());
+    undo(&view().lattice());
+    EXPECT_TRUE(view().lattice().modes().empty());
+    undo(&view().lattice());
+    EXPECT_EQ(view().own(), OwnCamera{}) << "nothing before that";
+    for (int i = 0; i < 5; ++i)
+        QTest::keyClick(&view().lattice(), Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+    EXPECT_EQ(view().own(), whole);
+    EXPECT_EQ(window->document().undoStack().count(), documentSteps) << "the shoot is untouched";
+    // A clip and a line are taken out singly, by key and by button.
+    auto* understood = view().findChild<QListWidget*>(QStringLiteral("understood"));
+    understood->setCurrentRow(0);
+    QTest::keyClick(understood, Qt::Key_Delete);
+    EXPECT_TRUE(view().own().clips.empty());
+    EXPECT_FALSE(view().own().table.empty());
+    understood->setCurrentRow(0);
+    button("own-out").click();
+    EXPECT_TRUE(view().own().table.empty());
+    undo(&view().lattice());
+    undo(&view().lattice());
+    EXPECT_EQ(view().own(), whole);
+    // Elsewhere the same keys are the document's again.
+    window->showView("light");
+    EXPECT_EQ(window->undoSteps().activeStack(), &window->document().undoStack());
+}
+
 TEST_F(BringPage, LinesBecomeALatticeThatIsTakenInOneStep) {
     EXPECT_FALSE(button("own-take").isEnabled()) << "nothing is there yet";
     QTest::keyClicks(table(), QStringLiteral("UHD 25p 100 Mbps 10 bit 4:2:2 Long GOP"));

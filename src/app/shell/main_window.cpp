@@ -174,6 +174,13 @@ void MainWindow::connectParts() {
     const auto tellProblem = [this](const QString& message) { m_notice->tell(message, true); };
     const auto tell = [this](const QString& message) { m_notice->tell(message, false); };
     connect(m_bar, &StepBar::chosen, this, &MainWindow::showStep);
+    m_undoSteps.addStack(&m_document.undoStack());
+    m_undoSteps.addStack(&view<BringView>().steps());
+    m_document.undoStack().setActive();
+    connect(&m_undoSteps, &QUndoGroup::activeStackChanged, this, [this](QUndoStack* active) {
+        if (!active)
+            m_document.undoStack().setActive();
+    });
     for (const auto& step : m_steps)
         for (const auto& page : step.pages) {
             connect(page.widget, &StepView::refused, this, tellProblem);

@@ -14,6 +14,7 @@
 #include "io/colour/lut_file.h"
 
 #include <QMainWindow>
+#include <QUndoGroup>
 
 #include <vector>
 
@@ -111,7 +112,9 @@ public:
     /// Reads clips into the sheet that judges them, which is opened when it is not.
     ClipsDialog* checkClips(const QStringList& paths);
     void showStill(const QString& path); ///< on the Frame step
-    void copyPicture();                  ///< of the step in view, to the clipboard
+    /// What undo and redo go through: the document's steps, or those of a page that has its own.
+    [[nodiscard]] QUndoGroup& undoSteps() { return m_undoSteps; }
+    void copyPicture(); ///< of the step in view, to the clipboard
     void focusNextPart(int direction);
 
     /// How an unsaved document is asked about; tests put their own answer in.
@@ -145,6 +148,7 @@ private:
     Style& m_style;
     QSettings& m_settings;
     ShootDocument m_document;
+    QUndoGroup m_undoSteps;
     Actions m_actions;
     KitActions m_kitActions;
     MyKit m_mine;

@@ -78,9 +78,9 @@ void shootMenu(MainWindow& w) {
 
 void editMenu(MainWindow& w) {
     auto* menu = w.menuBar()->addMenu(tr("&Edit"));
-    auto* undo = w.document().undoStack().createUndoAction(&w, tr("&Undo"));
+    auto* undo = w.undoSteps().createUndoAction(&w, tr("&Undo"));
     undo->setShortcut(QKeySequence::Undo);
-    auto* redo = w.document().undoStack().createRedoAction(&w, tr("&Redo"));
+    auto* redo = w.undoSteps().createRedoAction(&w, tr("&Redo"));
     redo->setShortcuts(
         {QKeySequence(QStringLiteral("Ctrl+Shift+Z")), QKeySequence(QStringLiteral("Ctrl+Y"))});
     menu->addAction(undo);

@@ -136,7 +136,7 @@ Result<std::vector<PictureArea>> probesFrom(const std::vector<std::string>& text
         const auto area = regionFrom("--probe", centre ? text + ",0.0001,0.0001" : text);
         if (!area)
             return area.error();
-        areas.push_back(centre ? spotAbout(area->x, area->y) : *area);
+        areas.push_back(centre ? spotAbout(*area) : *area);
     }
     return areas;
 }

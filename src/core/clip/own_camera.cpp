@@ -109,6 +109,23 @@ void apply(Rows& rows, const MarkedCell& cell) {
     to->grounds[cell.rate] = ground;
 }
 
+void apply(Rows& rows, const AddedRow& added) {
+    auto row = std::find_if(rows.begin(), rows.end(), [&](const Row& one) {
+        const auto& line = one.seen.line;
+        return areOfOneFormat(line, added.mode) && line.standard == added.mode.standard &&
+               marksOf(line) == marksOf(added.mode) && line.name == added.mode.name;
+    });
+    if (row == rows.end()) {
+        rows.push_back({{added.mode, 1, {}, std::nullopt, {}}, {}});
+        row = rows.end() - 1;
+    }
+    for (const auto& option : added.mode.rates) {
+        putCell(row->seen.line, option.rate, option.bitRate);
+        row->grounds[option.rate] = {};
+        row->grounds[option.rate].typed = true;
+    }
+}
+
 // Clips of a mode that have its rate.
 int clipsOf(std::span<const ClipFacts> clips, const SeenMode& mode, FrameRate rate) {
     return static_cast<int>(std::count_if(clips.begin(), clips.end(), [&](const ClipFacts& clip) {
@@ -198,6 +215,8 @@ OwnLattice latticeOf(const OwnCamera& own) {
         std::visit([&](const auto& one) { apply(rows, one); }, edit);
     std::erase_if(rows, [](const Row& row) { return row.seen.line.rates.empty(); });
     std::set<FrameRate> rates;
+    if (!rows.empty())
+        rates.insert(own.rates.begin(), own.rates.end());
     for (const auto& row : rows)
         for (const auto& option : row.seen.line.rates)
             rates.insert(option.rate);

@@ -39,7 +39,13 @@ struct MarkedCell {
     friend bool operator==(const MarkedCell&, const MarkedCell&) = default;
 };
 
-using LatticeEdit = std::variant<TypedCell, MarkedCell>;
+/// A row with its rates, put there by hand; the row of just this format and marks takes its rates.
+struct AddedRow {
+    ModeLine mode;
+    friend bool operator==(const AddedRow&, const AddedRow&) = default;
+};
+
+using LatticeEdit = std::variant<TypedCell, MarkedCell, AddedRow>;
 
 struct OwnCamera {
     std::optional<Camera> start;  ///< of the kit, that is refined; none: a new one
@@ -47,6 +53,7 @@ struct OwnCamera {
     std::vector<ClipFacts> clips;
     std::string table;
     std::vector<LatticeEdit> edits; ///< one after the other
+    std::vector<FrameRate> rates;   ///< put there by hand, whether a mode has them or not
     std::vector<CameraAnswer> answers;
     friend bool operator==(const OwnCamera&, const OwnCamera&) = default;
 };
@@ -66,7 +73,7 @@ struct CellGround {
 struct OwnLattice {
     std::vector<TableRow> rows;   ///< of the table
     std::vector<SeenMode> modes;  ///< one whose last rate was taken away by hand is gone
-    std::vector<FrameRate> rates; ///< of all modes, rising
+    std::vector<FrameRate> rates; ///< of all modes and by hand, rising; none without a mode
     std::vector<std::vector<CellGround>> grounds; ///< by mode and rate
 };
 [[nodiscard]] OwnLattice latticeOf(const OwnCamera& own);

@@ -7,9 +7,10 @@
 
 namespace bslate {
 
-PictureArea spotAbout(double x, double y) {
-    return {std::clamp(x - kSpotWidth / 2, 0.0, 1 - kSpotWidth),
-            std::clamp(y - kSpotHeight / 2, 0.0, 1 - kSpotHeight), kSpotWidth, kSpotHeight};
+PictureArea spotAbout(const PictureArea& area) {
+    const double x = area.x + area.width / 2, y = area.y + area.height / 2;
+    return {std::clamp(x - kSpot.width / 2, 0.0, 1 - kSpot.width),
+            std::clamp(y - kSpot.height / 2, 0.0, 1 - kSpot.height), kSpot.width, kSpot.height};
 }
 
 CandelaPerM2 luminanceIn(const Image& light, const PictureArea& area) {

@@ -19,8 +19,9 @@ struct SpotReading {
 };
 
 /// How large a place is that nobody told: shares of the picture.
-inline constexpr double kSpotWidth = 0.02, kSpotHeight = 0.035;
-[[nodiscard]] PictureArea spotAbout(double x, double y);
+inline constexpr PictureArea kSpot{0, 0, 0.02, 0.035};
+/// That size about the middle of an area, inside of the picture.
+[[nodiscard]] PictureArea spotAbout(const PictureArea& area);
 
 /// Of a recording and, where there is one, of the light that made it (cd/m2, BT.2020), which may be
 /// of another size.

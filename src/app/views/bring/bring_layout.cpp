@@ -51,12 +51,18 @@ QWidget* BringView::buildSources() {
         addClips(m_ask());
     })->setToolTip(tr("or text files of its modes"));
     button(tr("Begin &again"), "own-again", [this] {
-        remember();
         beginAgain();
+        commit(tr("Begin again"));
     });
-    button(tr("Step back"), "own-back", [this] {
-        stepBack();
-    })->setToolTip(tr("Backspace on the lattice"));
+    auto* out = button(tr("Take ou&t"), "own-out", [this] { takeOut(); });
+    out->setToolTip(tr("Delete: the chosen clip or line counts no more"));
+    out->setEnabled(false);
+    connect(m_understood, &QListWidget::currentItemChanged, out,
+            [out](QListWidgetItem* item) { out->setEnabled(item != nullptr); });
+    auto* back = button(tr("Undo"), "own-back", [this] { m_steps.undo(); });
+    back->setToolTip(tr("Ctrl+Z, or Backspace on the lattice"));
+    back->setEnabled(false);
+    connect(&m_steps, &QUndoStack::canUndoChanged, back, &QWidget::setEnabled);
     row->addStretch(1);
     column->addLayout(row);
     return side;
@@ -73,8 +79,8 @@ QWidget* BringView::buildBody() {
     scroll->viewport()->setAutoFillBackground(false);
     connect(m_questions, &BodyQuestions::refused, this, &BringView::refused);
     connect(m_questions, &BodyQuestions::changed, this, [this] {
-        remember();
         m_own.answers = m_questions->answers();
+        commit(tr("Answer"));
     });
     return scroll;
 }
@@ -94,9 +100,15 @@ QWidget* BringView::buildLines() {
     m_table->setLineWrapMode(QPlainTextEdit::NoWrap);
     column->addWidget(m_table, 2);
     connect(m_table, &QPlainTextEdit::textChanged, this, [this] {
+        if (m_putting)
+            return;
         m_own.table = fromQt(m_table->toPlainText());
         showAll();
+        commit(tr("Type lines"), 1 + m_table->blockCount());
     });
+    m_table->setUndoRedoEnabled(false); // its text is a part of the page's steps
+    m_table->installEventFilter(this);
+
     m_understood->setObjectName(QStringLiteral("understood"));
     m_understood->setAccessibleName(tr("What was understood"));
     m_understood->setWordWrap(true);
@@ -104,6 +116,7 @@ QWidget* BringView::buildLines() {
     m_understood->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     column->addWidget(m_understood, 3);
     connect(m_understood, &QListWidget::itemActivated, this, &BringView::chooseReading);
+    m_understood->installEventFilter(this);
     return page;
 }
 
@@ -139,6 +152,8 @@ QWidget* BringView::buildFound() {
     connect(m_lattice, &SeenLattice::moved, this, &BringView::showCell);
     connect(m_lattice, &SeenLattice::numberWanted, m_cell, &CellEditor::typeNumber);
     connect(m_cell, &CellEditor::edited, this, &BringView::edit);
+    connect(m_cell, &CellEditor::rateAdded, this, &BringView::addRate);
+    connect(m_name, &QLineEdit::editingFinished, this, [this] { commit(tr("Name")); });
     connect(m_cell, &CellEditor::refused, this, &BringView::refused);
     connect(m_cell, &CellEditor::left, m_lattice, [this] { m_lattice->setFocus(); });
     connect(m_take, &QPushButton::clicked, this, &BringView::take);

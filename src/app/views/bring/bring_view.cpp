@@ -38,8 +38,6 @@ QString nameOf(BodyKind kind) {
     return BringView::tr("a small cinema camera");
 }
 
-constexpr int kLineRole = Qt::UserRole, kReadingRole = Qt::UserRole + 1;
-
 } // namespace
 
 BringView::BringView(KitActions& actions, MyKit& mine, const Style& style, QWidget* parent)
@@ -90,7 +88,10 @@ std::span<const KeyLine> BringView::keys() const {
          QT_TRANSLATE_NOOP("Help", "what it starts from; its modes, its body")},
         {"Alt+Y, Alt+K",
          QT_TRANSLATE_NOOP("Help", "into My kit too; take the camera into the kit")},
-        {"Backspace", QT_TRANSLATE_NOOP("Help", "step back: what was there before")},
+        {"Alt+D", QT_TRANSLATE_NOOP("Help", "add a row, or a rate")},
+        {"Delete, Alt+T", QT_TRANSLATE_NOOP("Help", "take the chosen clip or line out")},
+        {"Ctrl+Z, Ctrl+Shift+Z, Backspace",
+         QT_TRANSLATE_NOOP("Help", "undo and redo on this page; undo on the lattice")},
         {"Escape", QT_TRANSLATE_NOOP("Help", "stop reading clips")}};
     return kKeys;
 }
@@ -112,12 +113,12 @@ void BringView::fillStarts(QMenu& menu) {
 // Clips, lines, answers and edits stay: they say what they say whatever the start is.
 void BringView::startFrom(std::optional<BodyKind> kind, const QString& id) {
     const auto* camera = findCamera(m_actions.document().shoot().kit, fromQt(id));
-    remember();
     m_own.kind = kind;
     m_own.start = camera ? std::optional(*camera) : std::nullopt;
     if (camera)
         m_name->setText(toQt(camera->name));
     showUsual();
+    commit(tr("Start"));
 }
 
 void BringView::refine(const QString& camera) {
@@ -169,32 +170,11 @@ void BringView::takeClip(const QString& path, const ClipReading::Clip& clip) {
     if (m_name->text().isEmpty())
         m_name->setText(toQt(cameraNameIn(m_own.clips)));
     showAll();
+    commit(tr("Add %1").arg(QFileInfo(path).fileName()));
 }
 
 void BringView::settle() {
     m_reading.settle();
-}
-
-void BringView::remember() {
-    constexpr std::size_t kMost = 100;
-    if (m_before.size() == kMost)
-        m_before.erase(m_before.begin());
-    m_before.push_back({m_own, m_name->text()});
-}
-
-void BringView::stepBack() {
-    if (m_before.empty())
-        return emit refused(tr("There is nothing to step back to on this page."));
-    const auto [own, name] = std::move(m_before.back());
-    m_before.pop_back();
-    {
-        const QSignalBlocker quiet(m_table);
-        m_table->setPlainText(toQt(own.table));
-    }
-    m_own = own;
-    m_name->setText(name);
-    m_questions->put(own.answers);
-    showUsual();
 }
 
 void BringView::beginAgain() {
@@ -223,21 +203,24 @@ void BringView::showAll() {
 
 void BringView::showSources(const std::vector<TableRow>& rows) {
     m_understood->clear();
-    const auto tell = [this](Severity severity, const QString& words) {
-        if (!words.isEmpty())
-            m_understood->addItem(
-                new QListWidgetItem(severityIcon(severity, m_style.colours()), words));
+    const auto tell = [this](Severity severity, const QString& words, int role,
+                             const QVariant& what) {
+        if (words.isEmpty())
+            return;
+        auto* item = new QListWidgetItem(severityIcon(severity, m_style.colours()), words);
+        item->setData(role, what);
+        m_understood->addItem(item);
     };
-    for (const auto& refused : m_refused)
-        tell(Severity::Caution, refused);
-    for (const auto& clip : m_own.clips)
-        tell(Severity::Good, wordsOf(clip));
+    for (int i = 0; i < m_refused.size(); ++i)
+        tell(Severity::Caution, m_refused[i], kRefusedRole, i);
+    for (std::size_t i = 0; i < m_own.clips.size(); ++i)
+        tell(Severity::Good, wordsOf(m_own.clips[i]), kClipRole, static_cast<int>(i));
     for (const auto& row : rows) {
         const bool whole = row.rest.empty() && row.assumed.empty();
         tell(row.isMode() && whole          ? Severity::Good
              : row.isMode() || !row.heading ? Severity::Caution
                                             : Severity::Note,
-             wordsOf(row));
+             wordsOf(row), kLineRole, toQt(row.text));
         for (const auto& reading : row.readings) {
             const auto line = toQt(lineOf(reading));
             auto* item = new QListWidgetItem(tr("Return takes it as %1").arg(line));
@@ -257,9 +240,11 @@ void BringView::chooseReading(QListWidgetItem* item) {
     for (auto& line : lines)
         if (line.trimmed() == item->data(kLineRole).toString()) {
             line = reading;
-            remember();
+            const QSignalBlocker quiet(m_table);
             m_table->setPlainText(lines.join(QLatin1Char('\n')));
-            return;
+            m_own.table = fromQt(m_table->toPlainText());
+            showAll();
+            return commit(tr("Choose a reading"));
         }
 }
 
@@ -268,13 +253,15 @@ void BringView::showCell() {
 }
 
 void BringView::edit(const std::vector<LatticeEdit>& edits) {
-    remember();
     m_own.edits.insert(m_own.edits.end(), edits.begin(), edits.end());
     const bool typed = std::holds_alternative<TypedCell>(edits.front());
     m_lattice->follow(edits.back());
     showAll();
     if (typed)
         m_lattice->setFocus();
+    commit(std::holds_alternative<AddedRow>(edits.front()) ? tr("Add a row")
+           : typed                                         ? tr("Type a bit rate")
+                                                           : tr("Mark a cell"));
 }
 
 void BringView::take() {
@@ -290,8 +277,8 @@ void BringView::take() {
     const QString unknown = m_questions->unknown();
     emit told(unknown.isEmpty() ? tr("%1 is in the kit.").arg(name)
                                 : tr("%1 is in the kit. Not known of it: %2.").arg(name, unknown));
-    remember();
     beginAgain();
+    commit(tr("Take into the kit"));
     if (m_keep->isChecked())
         m_mine.keep({{KitPart::Camera, toQt(camera->id)}});
     emit brought(toQt(camera->id));
@@ -301,7 +288,8 @@ void BringView::keyPressEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_Escape && m_reading.isRunning())
         return m_reading.stop();
     if (event->key() == Qt::Key_Backspace)
-        return stepBack();
+        return m_steps.canUndo() ? m_steps.undo()
+                                 : refused(tr("There is nothing to step back to on this page."));
     StepView::keyPressEvent(event);
 }
 

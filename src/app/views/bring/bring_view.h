@@ -7,6 +7,7 @@
 #include "core/clip/own_camera.h"
 
 #include <QStringList>
+#include <QUndoStack>
 
 class QCheckBox;
 class QLabel;
@@ -42,8 +43,8 @@ public:
     /// Begins again with a camera of the kit, to be refined; a new one for an unknown id.
     void refine(const QString& camera);
     void beginWith(BodyKind kind);
-    /// What was there before the last edit, answer, start, or beginning again.
-    void stepBack();
+    /// What was done on this page, one step after the other: clips, lines, answers, edits.
+    [[nodiscard]] QUndoStack& steps() { return m_steps; }
     /// Where clips are; tests put their own answer in.
     void setAskForClips(std::function<QStringList()> ask) { m_ask = std::move(ask); }
     [[nodiscard]] const OwnCamera& own() const { return m_own; }
@@ -56,6 +57,9 @@ signals:
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;
+    void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
     QWidget* buildSources();
@@ -66,7 +70,12 @@ private:
     void startFrom(std::optional<BodyKind> kind, const QString& camera);
     void takeClip(const QString& path, const ClipReading::Clip& clip);
     void beginAgain();
-    void remember();
+    /// One step of what was changed since the last one; nothing where nothing was. Steps of one
+    /// kind above 0 that follow each other are one.
+    void commit(const QString& name, int kind = 0);
+    void addRate(FrameRate rate);
+    /// What stands behind the chosen line of what was understood: a clip, or a line of the table.
+    void takeOut();
     void showAll();
     void showUsual();
     void showSources(const std::vector<TableRow>& rows);
@@ -74,6 +83,11 @@ private:
     void showCell();
     void edit(const std::vector<LatticeEdit>& edits);
     void take();
+
+    /// What stands behind an item of what was understood: a line's text, what it may be read as,
+    /// and the places of clips and of files that gave nothing.
+    static constexpr int kLineRole = Qt::UserRole, kReadingRole = kLineRole + 1,
+                         kClipRole = kLineRole + 2, kRefusedRole = kLineRole + 3;
 
     KitActions& m_actions;
     MyKit& m_mine;
@@ -93,9 +107,16 @@ private:
     struct State {
         OwnCamera own;
         QString name;
+        QStringList refused;
+        friend bool operator==(const State&, const State&) = default;
     };
-    std::vector<State> m_before; ///< to step back to, the last one last
-    QStringList m_refused;       ///< what is told of files that gave nothing
+    class Step;
+    void put(const State& state);
+    [[nodiscard]] State now() const;
+    State m_last; ///< at the last step
+    bool m_putting = false;
+    QUndoStack m_steps;
+    QStringList m_refused; ///< what is told of files that gave nothing
     std::function<QStringList()> m_ask;
     ClipReading m_reading;
 };

@@ -45,6 +45,11 @@ std::optional<std::optional<Seconds>> typedLimit(const QString& text) {
     return length && length->value() > 0 ? std::optional(std::optional(*length)) : std::nullopt;
 }
 
+// A row, or a rate alone.
+bool typedAddition(const QString& text) {
+    return parseModeLine(fromQt(text)).ok() || parseFrameRate(fromQt(text)).ok();
+}
+
 // A field whose text must be read by `read`; `expected` is told of another.
 template<class Read>
 QuantityEdit* field(const char* name, const QString& spoken, Read read, const QString& expected) {
@@ -67,6 +72,8 @@ CellEditor::CellEditor(QWidget* parent)
                    tr("a crop such as 1.5, from 1 to 20, or none")))
     , m_limit(field("own-limit", tr("Longest clip at the chosen rate"), typedLimit,
                     tr("a length such as 29:59 or 20 min, or none")))
+    , m_add(field("own-add", tr("A row or a rate to add"), typedAddition,
+                  tr("a mode such as UHD H.265 long 10-bit 4:2:0 25@100, or a rate such as 50")))
     , m_sound(new QCheckBox(tr("so&und")))
     , m_focus(new QCheckBox(tr("aut&ofocus")))
     , m_row(new QCheckBox(tr("for the whole &row"))) {
@@ -97,6 +104,16 @@ CellEditor::CellEditor(QWidget* parent)
     labelled(tr("li&mit"), m_limit);
     costs->addStretch(1);
     column->addLayout(costs);
+    auto* more = new QHBoxLayout;
+    auto* label = new QLabel(tr("a&dd"));
+    label->setBuddy(m_add);
+    m_add->setPlaceholderText(tr("a row: UHD H.265 long 10-bit 4:2:0 25@100, or a rate: 50"));
+    m_add->setMinimumWidth(120);
+    m_add->setMaximumWidth(QWIDGETSIZE_MAX);
+    more->addWidget(label);
+    more->addWidget(m_add, 1);
+    column->addLayout(more);
+    connect(m_add, &QuantityEdit::entered, this, &CellEditor::add);
     m_ground->setTextFormat(Qt::PlainText);
     m_ground->setWordWrap(true);
     m_ground->setForegroundRole(QPalette::PlaceholderText);
@@ -108,7 +125,8 @@ CellEditor::CellEditor(QWidget* parent)
     connect(m_limit, &QuantityEdit::entered, this, [this](const QString& text) {
         mark([&](CellMarks& marks) { marks.clipLimit = *typedLimit(text); });
     });
-    for (auto* edit : {m_bits, m_crop, m_limit}) {
+    m_add->keepRefused();
+    for (auto* edit : {m_bits, m_crop, m_limit, m_add}) {
         connect(edit, &QuantityEdit::refused, this, &CellEditor::refused);
         connect(edit, &QuantityEdit::leftUnchanged, this, &CellEditor::left);
     }
@@ -165,6 +183,14 @@ void CellEditor::enterBits(const QString& text) {
     const auto bits = typedBits(text);
     if (m_mode && m_rate && bits)
         emit edited({TypedCell{m_mode->line, *m_rate, *bits}});
+}
+
+void CellEditor::add(const QString& text) {
+    m_add->showValue({});
+    if (const auto mode = parseModeLine(fromQt(text)))
+        emit edited({AddedRow{*mode}});
+    else if (const auto rate = parseFrameRate(fromQt(text)))
+        emit rateAdded(*rate);
 }
 
 void CellEditor::mark(const std::function<void(CellMarks&)>& change) {

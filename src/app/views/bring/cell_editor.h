@@ -26,6 +26,7 @@ public:
 
 signals:
     void edited(const std::vector<bslate::LatticeEdit>& edits);
+    void rateAdded(bslate::FrameRate rate);
     void refused(const QString& message);
     void left(); ///< nothing was changed
 
@@ -33,12 +34,13 @@ private:
     [[nodiscard]] bool hasCell() const;
     void enableMarks();
     void enterBits(const QString& text);
+    void add(const QString& text);
     void mark(const std::function<void(CellMarks&)>& change);
 
     std::optional<SeenMode> m_mode;
     std::optional<FrameRate> m_rate;
     QLabel *m_cell, *m_ground;
-    QuantityEdit *m_bits, *m_crop, *m_limit;
+    QuantityEdit *m_bits, *m_crop, *m_limit, *m_add;
     QCheckBox *m_sound, *m_focus, *m_row;
 };
 

@@ -29,8 +29,9 @@ QString formatOf(const ModeLine& mode) {
     const QString group = mode.gop == Gop::Raw     ? SeenLattice::tr("raw")
                           : mode.gop == Gop::Intra ? SeenLattice::tr("intra")
                                                    : SeenLattice::tr("long");
-    return QStringLiteral("%1 %2").arg(
-        group,
+    const auto standard = toQt(wordOf(mode.standard));
+    return QStringLiteral("%1%2 %3").arg(
+        standard.isEmpty() ? standard : standard + QLatin1Char(' '), group,
         toQt(printFormat(mode.depth, mode.gop == Gop::Raw ? std::optional<Chroma>()
                                                           : std::optional<Chroma>(mode.chroma))));
 }
@@ -39,6 +40,8 @@ QString formatOf(const ModeLine& mode) {
 std::pair<ModeLine, FrameRate> placeOf(const LatticeEdit& edit) {
     if (const auto* typed = std::get_if<TypedCell>(&edit))
         return {typed->mode, typed->rate};
+    if (const auto* added = std::get_if<AddedRow>(&edit))
+        return {added->mode, added->mode.rates.front().rate};
     const auto& marked = std::get<MarkedCell>(edit);
     ModeLine mode = marked.mode;
     mode.crop = marked.marks.crop;

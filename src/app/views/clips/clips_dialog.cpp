@@ -115,32 +115,9 @@ void ClipsDialog::build() {
     m_facts->setTextFormat(Qt::PlainText);
     m_summary->setTextFormat(Qt::PlainText);
     m_summary->setWordWrap(true);
-    auto* right = new QWidget;
-    auto* side = new QVBoxLayout(right);
-    side->setContentsMargins(8, 0, 0, 0);
-    auto* of = new QHBoxLayout;
-    auto* label = new QLabel(tr("&Of setup"));
-    label->setBuddy(m_setup);
-    of->addWidget(label);
-    of->addWidget(m_setup, 1);
-    m_mark = new QPushButton(tr("&Mark a patch\u2026"));
-    m_mark->setObjectName(QStringLiteral("clips-mark"));
-    m_mark->setAutoDefault(false);
-    m_mark->setToolTip(tr("where the grey card, or what had to be kept, is in the picture"));
-    of->addWidget(m_mark);
-    connect(m_mark, &QPushButton::clicked, this, &ClipsDialog::askMark);
-    m_same = new QPushButton(tr("As on o&thers"));
-    m_same->setObjectName(QStringLiteral("clips-same"));
-    m_same->setAutoDefault(false);
-    m_same->setToolTip(tr("the places that are marked on other clips of this setup"));
-    of->addWidget(m_same);
-    connect(m_same, &QPushButton::clicked, this, &ClipsDialog::markAsOnOthers);
-    side->addLayout(of);
-    side->addWidget(m_facts);
-    side->addWidget(m_findings, 1);
     auto* halves = new QSplitter;
     halves->addWidget(m_list);
-    halves->addWidget(right);
+    halves->addWidget(buildChosen());
     halves->setSizes({460, 560});
     auto* column = new QVBoxLayout(this);
     auto* above = new QHBoxLayout;
@@ -169,6 +146,34 @@ void ClipsDialog::build() {
     connect(m_list, &QTreeWidget::currentItemChanged, this, &ClipsDialog::showChosen);
     connect(m_setup, &QComboBox::activated, this, &ClipsDialog::setByHand);
     connect(m_day, &QComboBox::activated, this, [this] { setDay(m_day->currentData().toInt()); });
+}
+
+// What is said of the clip in view.
+QWidget* ClipsDialog::buildChosen() {
+    auto* right = new QWidget;
+    auto* side = new QVBoxLayout(right);
+    side->setContentsMargins(8, 0, 0, 0);
+    auto* of = new QHBoxLayout;
+    auto* label = new QLabel(tr("&Of setup"));
+    label->setBuddy(m_setup);
+    of->addWidget(label);
+    of->addWidget(m_setup, 1);
+    m_mark = new QPushButton(tr("&Mark a patch\u2026"));
+    m_mark->setObjectName(QStringLiteral("clips-mark"));
+    m_mark->setAutoDefault(false);
+    m_mark->setToolTip(tr("where the grey card, or what had to be kept, is in the picture"));
+    of->addWidget(m_mark);
+    connect(m_mark, &QPushButton::clicked, this, &ClipsDialog::askMark);
+    m_same = new QPushButton(tr("As on o&thers"));
+    m_same->setObjectName(QStringLiteral("clips-same"));
+    m_same->setAutoDefault(false);
+    m_same->setToolTip(tr("the places that are marked on other clips of this setup"));
+    of->addWidget(m_same);
+    connect(m_same, &QPushButton::clicked, this, &ClipsDialog::markAsOnOthers);
+    side->addLayout(of);
+    side->addWidget(m_facts);
+    side->addWidget(m_findings, 1);
+    return right;
 }
 
 void ClipsDialog::addClips(const QStringList& paths) {

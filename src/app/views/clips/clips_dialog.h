@@ -70,6 +70,7 @@ private:
     };
 
     void build();
+    [[nodiscard]] QWidget* buildChosen();
     void lookAtPictures(Entry& entry, const SetupContext& context);
     [[nodiscard]] QString placesOf(const Entry& entry) const;
     void takeClip(const QString& path, const ClipReading::Clip& clip);

@@ -109,7 +109,7 @@ QString textOf(const Likeness& likeness) {
 }
 
 SpotReading spotIn(const FrameImages& images, double x, double y) {
-    return spotOf(*images.recording, images.curve, images.weights, spotAbout(x, y),
+    return spotOf(*images.recording, images.curve, images.weights, spotAbout({x, y, 0, 0}),
                   images.light.get());
 }
 

@@ -251,7 +251,7 @@ void FramePicture::paintSpot(QPainter& painter) const {
         return;
     const auto& t = m_style.colours();
     const QRectF box = frameBox();
-    const auto area = spotAbout(m_spot->x(), m_spot->y());
+    const auto area = spotAbout({m_spot->x(), m_spot->y(), 0, 0});
     const QRectF place(pointOf({area.x, area.y}),
                        QSizeF(area.width * box.width(), area.height * box.height()));
     painter.setPen(QPen(t.sky, 2 * t.stroke));
