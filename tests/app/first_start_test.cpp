@@ -201,6 +201,8 @@ TEST_F(FirstStart, WhatWasDoneIsSteppedBackFrom) {
     EXPECT_EQ(the<QLineEdit>("own-name").text(), QStringLiteral("Knot"));
     EXPECT_EQ(the<QLineEdit>("ask-readout").text(), QStringLiteral("18"));
     QTest::keyClick(&lattice, Qt::Key_Backspace);
+    EXPECT_EQ(the<QLineEdit>("own-name").text(), QString()) << "the name is a step";
+    QTest::keyClick(&lattice, Qt::Key_Backspace);
     EXPECT_TRUE(bring().own().answers.empty());
     EXPECT_EQ(the<QLineEdit>("ask-readout").text(), QString());
     QTest::keyClick(&lattice, Qt::Key_Backspace);

@@ -12,6 +12,9 @@
 
 #include <QComboBox>
 #include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QSpinBox>
 
 namespace bslate::app {
 namespace {
@@ -84,6 +87,60 @@ TEST_F(SeriesFromClips, TheCardIsMarkedAndTheCurveIsFitted) {
     EXPECT_NEAR(view().fitted()->clip[1]->value(), at().sensorClip.value(), 0.5)
         << "whole stops do not tell it closer";
     EXPECT_LT(view().fitted()->rms.value(), 2.0 / 1023);
+}
+
+// A body a stop brighter than its curve says: known only where one exposure is.
+TEST_F(SeriesFromClips, WhatNobodyToldIsRelativeAndWhatOneExposureWasTellsTheShift) {
+    const auto& curve = findProfile(window->document().shoot().kit, setup().profile)->curve;
+    QStringList stills;
+    for (int i = 0; i < 13; ++i) { // 0.7 stop apart, from -5
+        const double given = -5 + 0.7 * i;
+        const double signal = encode(curve, linearAt(Stops(given + 1))).value();
+        Image picture(PictureSize{64, 36});
+        for (auto& plane : picture.plane)
+            std::fill(plane.begin(), plane.end(), static_cast<float>(signal));
+        const QString path = file(qPrintable(QStringLiteral("b%1.png").arg(i + 10)));
+        ASSERT_TRUE(io::writePicture(picture, path.toStdString(), true));
+        stills << path;
+    }
+    auto* dialog = view().readClips(stills);
+    dialog->settle();
+    auto* steps = dialog->findChild<QComboBox*>(QStringLiteral("series-steps"));
+    steps->setCurrentIndex(steps->count() - 1);
+    const auto type = [&](const char* name, const char* text) {
+        auto* edit = dialog->findChild<QLineEdit*>(QString::fromLatin1(name));
+        edit->setFocus();
+        edit->selectAll();
+        QTest::keyClicks(edit, QString::fromLatin1(text));
+        QTest::keyClick(edit, Qt::Key_Return);
+    };
+    type("series-typed", "0.7");
+    EXPECT_TRUE(dialog->isRelative());
+    auto* found = dialog->findChild<QLabel*>(QStringLiteral("series-found"));
+    EXPECT_TRUE(found->text().contains(QStringLiteral("Relative only")))
+        << found->text().toStdString();
+    ASSERT_EQ(dialog->readings().size(), 13u);
+    dialog->findChild<QPushButton*>(QStringLiteral("series-take"))->click();
+    ASSERT_TRUE(view().fitted()) << view().finding().toStdString();
+    EXPECT_TRUE(view().finding().contains(QStringLiteral("Relative only")));
+    EXPECT_FALSE(view().finding().contains(QStringLiteral("stop from nominal")));
+    // The nominal place is kept: the fitted curve is the nominal one.
+    for (const double stop : {-2.0, 0.0, 2.0})
+        EXPECT_NEAR(encode(view().fitted()->curve, linearAt(Stops(stop))).value(),
+                    encode(curve, linearAt(Stops(stop))).value(), 3.0 / 1023);
+    QTest::qWait(1);
+    // The eighth was -5 + 7 x 0.7 = -0.1 by the meter.
+    auto* again = view().readClips(stills);
+    again->settle();
+    again->findChild<QComboBox*>(QStringLiteral("series-steps"))->setCurrentIndex(4);
+    dialog = again;
+    type("series-typed", "0.7");
+    again->findChild<QSpinBox*>(QStringLiteral("series-which"))->setValue(8);
+    type("series-known", "-0.1");
+    EXPECT_FALSE(again->isRelative());
+    again->findChild<QPushButton*>(QStringLiteral("series-take"))->click();
+    ASSERT_TRUE(view().fitted()) << view().finding().toStdString();
+    EXPECT_NEAR(view().fitted()->shift.value(), 1.0, 0.05) << view().finding().toStdString();
 }
 
 // Stills a stop apart, of even grey as the setup's own curve records it, ended where its sensor is

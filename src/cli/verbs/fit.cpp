@@ -106,7 +106,8 @@ Json fitJson(const SeriesFit& fit, const std::vector<SeriesReading>& readings) {
         {"rms_codes_10bit", tenBitCodes(fit.rms)},
         {"worst_codes_10bit", tenBitCodes(fit.worst)},
         {"outliers", fit.outliers()},
-        {"shift_stops", fit.shift.value()},
+        {"relative", fit.relative},
+        {"shift_stops", fit.relative ? Json(nullptr) : Json(fit.shift.value())},
         {"flare_linear", fit.flare.value()},
         {"noise_floor_stops", fit.noiseFloor ? Json(fit.noiseFloor->value()) : Json(nullptr)}};
     for (std::size_t c = 0; c < 3; ++c) {
@@ -139,7 +140,9 @@ Json fitJson(const SeriesFit& fit, const std::vector<SeriesReading>& readings) {
 void tell(const Json& node, std::ostream& out) {
     out << node["form"].get<std::string>() << ", rms " << fixedText(node["rms_codes_10bit"], 2)
         << " codes of 10 bits, " << node["outliers"].get<int>() << " outliers, "
-        << fixedText(node["shift_stops"], 2) << " stop from nominal, flare "
+        << (node["shift_stops"].is_null()
+                ? std::string("relative only (no exposure is known), flare ")
+                : fixedText(node["shift_stops"], 2) + " stop from nominal, flare ")
         << fixedText(node["flare_linear"], 5) << "\n";
     for (const auto& [channel, clip] : node["clip_stops"].items())
         out << "clip " << channel << " "

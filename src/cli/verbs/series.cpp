@@ -15,7 +15,7 @@ namespace {
 struct SeriesOptions {
     std::vector<std::string> files;
     std::string region, stops, range, out;
-    bool force = false;
+    bool relative = false, force = false;
 };
 
 void askSeries(SeriesOptions& o, OptionList& list) {
@@ -24,6 +24,8 @@ void askSeries(SeriesOptions& o, OptionList& list) {
         .required();
     list.text("--region", o.region, "the card, x,y,w,h as shares of the picture").required();
     list.text("--stops", o.stops, "of each exposure in turn: -4,-3,-2; needed for -o");
+    list.flag("--relative", o.relative,
+              "of these stops only the distances are known: no shift of the body is found");
     list.text("--range", o.range, "what its codes span, full or legal, in place of the clip's tag");
     list.text("-o,--output", o.out, "readings to write (.csv), for bslate fit");
     list.force(o.force);
@@ -78,7 +80,7 @@ Result<int> readSeries(const SeriesOptions& options, Output& output) {
         const auto readings = readingsOf(plateaus, stops);
         if (!readings)
             return readings.error();
-        const auto text = io::writeReadings(*readings, spanned);
+        const auto text = io::writeReadings(*readings, spanned, options.relative);
         if (const auto written = writeOutput(options.out, text, options.force); !written)
             return written.error();
     }

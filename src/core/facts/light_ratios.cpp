@@ -53,7 +53,7 @@ std::vector<LightRatio> lightRatiosOf(const Scene& scene, const MeterCalibration
         ratios.push_back(std::move(ratio));
     };
     add(RatioKind::KeyOverFill, LightSide::Fill, scene.keyOverFill);
-    add(RatioKind::KeyOverKicker, LightSide::Kicker, std::nullopt);
+    add(RatioKind::KeyOverKicker, LightSide::Kicker, scene.keyOverKicker);
     add(RatioKind::SubjectOverBackground, LightSide::Background, scene.keyOverBack);
     return ratios;
 }

@@ -23,6 +23,7 @@ struct Measurement {
     std::optional<Stops> noiseFloor;          ///< at `snr`
     double snr = 2.0;
     Stops shift{0};
+    bool relative = false; ///< of its exposures only the distances were known: shift is 0
     SceneLinear flare{0};
     Signal rms{0}; ///< of the readings used, off the curve
     std::vector<SeriesReading> readings;

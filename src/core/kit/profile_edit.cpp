@@ -111,6 +111,7 @@ Measurement measurementOf(const SeriesFit& fit, std::vector<SeriesReading> readi
     measured.noiseFloor = fit.noiseFloor;
     measured.snr = snr;
     measured.shift = fit.shift;
+    measured.relative = fit.relative;
     measured.flare = fit.flare;
     measured.rms = fit.rms;
     measured.readings = std::move(readings);

@@ -200,6 +200,8 @@ struct Described<Measurement> {
         spared("noise_floor_stops", &Measurement::noiseFloor, kStopsNumber, "Noise floor",
                "at `snr`"),
         written("snr", &Measurement::snr, form::Number{0.1, 100}, "Signal-to-noise"),
+        spared("relative", &Measurement::relative, form::Flag{}, "Relative only",
+               "no exposure of the test was known: the nominal place is kept"),
         written("shift_stops", &Measurement::shift, form::Number{-10, 10}, "Shift",
                 "how much brighter the body is than its nominal curve"),
         renamed(written("flare_linear", &Measurement::flare, form::Number{0, 1}, "Flare",

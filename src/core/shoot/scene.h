@@ -131,8 +131,9 @@ struct Scene {
     std::optional<LightChange> change;
     std::optional<LightColour> light; ///< its colour where no lamps are told; none: as described
     std::vector<Lamp> lamps;
-    std::optional<Stops> keyOverFill; ///< wanted
-    std::optional<Stops> keyOverBack; ///< wanted, subject over background
+    std::optional<Stops> keyOverFill;   ///< wanted
+    std::optional<Stops> keyOverKicker; ///< wanted
+    std::optional<Stops> keyOverBack;   ///< wanted, subject over background
     std::optional<DepthWish> depth;
     WidthsPerSecond subjectSpeed{0};     ///< 0 when it does not matter
     std::optional<DegreesPerSecond> pan; ///< how fast the camera pans; none: it does not

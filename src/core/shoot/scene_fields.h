@@ -169,6 +169,8 @@ struct Described<Scene> {
                "where no lamps are told", 6),
         spared("key_over_fill_stops", &Scene::keyOverFill, form::Number{-15, 15}, "Key over fill",
                "wanted", 6),
+        spared("key_over_kicker_stops", &Scene::keyOverKicker, form::Number{-15, 15},
+               "Key over kicker", "wanted"),
         spared("key_over_back_stops", &Scene::keyOverBack, form::Number{-15, 15},
                "Subject over background", "wanted", 6),
         renamed(spared("lamps", &Scene::lamps,

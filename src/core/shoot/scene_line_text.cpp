@@ -147,6 +147,7 @@ Scene rewritten(const Scene& scene, const SceneLine& line) {
     const auto typed = line.scene.patches.front();
     result.patches = scene.patches;
     result.keyOverFill = scene.keyOverFill;
+    result.keyOverKicker = scene.keyOverKicker;
     result.keyOverBack = scene.keyOverBack;
     result.lamps = keptLamps(scene.lamps, line.scene.lamps);
     for (auto& patch : result.patches)

@@ -24,8 +24,9 @@ struct SeriesFit {
     Signal scatter{0};               ///< of one reading about a smooth curve, standard deviation
     std::optional<Stops> noiseFloor; ///< where signal-to-noise falls to the wanted ratio; none
                                      ///< without noise readings that pass it
-    Stops shift{0};                  ///< how much brighter the body is than the nominal curve
-    SceneLinear flare{0};            ///< light added to every frame, against the nominal curve
+    bool relative = false; ///< of the exposures only their distances were known: shift is 0
+    Stops shift{0};        ///< how much brighter the body is than the nominal curve
+    SceneLinear flare{0};  ///< light added to every frame, against the nominal curve
     [[nodiscard]] std::optional<Stops> firstClip() const;
     [[nodiscard]] int outliers() const;
 };

@@ -281,8 +281,22 @@ Result<std::vector<SeriesReading>> readReadings(std::string_view text,
     return reader.finish();
 }
 
-std::string writeReadings(const std::vector<SeriesReading>& readings, CodeRange range) {
-    std::string text = "stop,red_percent,green_percent,blue_percent,noise_percent\n";
+bool areRelative(std::string_view text) {
+    while (!text.empty()) {
+        const auto end = text.find('\n');
+        const auto line = trimmed(text.substr(0, end));
+        if (line.starts_with('#') && lowered(trimmed(line.substr(1))).starts_with("relative"))
+            return true;
+        text.remove_prefix(end == std::string_view::npos ? text.size() : end + 1);
+    }
+    return false;
+}
+
+std::string writeReadings(const std::vector<SeriesReading>& readings, CodeRange range,
+                          bool relative) {
+    std::string text =
+        relative ? "# relative: of these exposures only the distances are known\n" : "";
+    text += "stop,red_percent,green_percent,blue_percent,noise_percent\n";
     const BitDepth depth{10};
     const auto percent = [&](Signal signal) {
         return fixedText(levelOf(signal, range, depth).value(), 2);

@@ -29,8 +29,11 @@ struct ReadingsFormat {
 [[nodiscard]] Result<std::vector<SeriesReading>> readReadings(std::string_view text,
                                                               const ReadingsFormat& format = {});
 
-/// The readings as such a table, with a heading, in percent.
-[[nodiscard]] std::string writeReadings(const std::vector<SeriesReading>& readings,
-                                        CodeRange range);
+/// The readings as such a table, with a heading, in percent; relative ones say so above it.
+[[nodiscard]] std::string writeReadings(const std::vector<SeriesReading>& readings, CodeRange range,
+                                        bool relative = false);
+
+/// A line `# relative` says that of the exposures nothing but their distances is known.
+[[nodiscard]] bool areRelative(std::string_view text);
 
 } // namespace bslate::io

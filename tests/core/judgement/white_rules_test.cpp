@@ -233,6 +233,14 @@ TEST(WhiteRules, ARatioIsMetByMovingOneLight) {
     const auto after = applied(shoot, off->remedies[0].edit);
     EXPECT_TRUE(saidOf(after, "ratio-met:ratio-key-fill"));
     EXPECT_EQ(after.scenes[0].patches[0], scene.patches[0]) << "the others stay";
+    // The kicker has its wish too.
+    scene.patches[1].side = LightSide::Kicker;
+    scene.keyOverKicker = Stops(1);
+    const auto kicker = saidOf(shoot, "ratio-off:ratio-key-kicker");
+    ASSERT_TRUE(kicker);
+    EXPECT_EQ(titleOf(*kicker), "Key to kicker 9.1:1, wanted 2:1");
+    ASSERT_EQ(kicker->remedies.size(), 1u);
+    EXPECT_TRUE(saidOf(applied(shoot, kicker->remedies[0].edit), "ratio-met:ratio-key-kicker"));
 }
 
 // Three lights: each that stands apart is told, and either of two may be gelled.

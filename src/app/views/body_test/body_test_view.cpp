@@ -9,6 +9,7 @@
 #include "core/facts/tested_zebra.h"
 #include "core/kit/profile_edit.h"
 #include "core/quantity/print.h"
+#include "core/signal/series_place.h"
 #include "io/system/files.h"
 #include "io/text/readings_csv.h"
 
@@ -218,7 +219,8 @@ void BodyTestView::recall() {
     for (const auto& known : kit.profiles)
         if (nominal && iso && known.measured && known.measured->nominal == nominal->id &&
             known.measured->camera == camera()->id && known.measured->base == iso->iso) {
-            m_recalled = toQt(io::writeReadings(known.measured->readings, nominal->curve.range));
+            m_recalled = toQt(io::writeReadings(known.measured->readings, nominal->curve.range,
+                                                known.measured->relative));
             m_note->setText(toQt(known.measured->note));
         }
     m_readings->setPlainText(m_recalled);
@@ -258,15 +260,16 @@ void BodyTestView::fit() {
     if (!nominal)
         return refuse(tr("Choose a body and a profile first."));
     const auto range = nominal->curve.range;
-    const auto read = io::readReadings(fromQt(m_readings->toPlainText()),
-                                       {io::ReadingUnit::Auto, BitDepth{10}, range});
+    const auto text = fromQt(m_readings->toPlainText());
+    const auto read = io::readReadings(text, {io::ReadingUnit::Auto, BitDepth{10}, range});
     if (!read)
         return refuse(tr("Readings, %1").arg(messageOf(read.error())));
-    auto fitted = fitSeries(*read, range, nominal->curve, m_actions.document().shoot().snrFloor);
+    auto fitted = fitPlaced(*read, io::areRelative(text), range, nominal->curve,
+                            m_actions.document().shoot().snrFloor);
     if (!fitted)
         return refuse(tr("Readings: %1").arg(messageOf(fitted.error())));
-    m_read = *read;
-    m_fit = *std::move(fitted);
+    m_read = std::move(fitted->readings);
+    m_fit = std::move(fitted->fit);
     m_keep->setEnabled(true);
     m_picture->show(m_read, *m_fit, nominal->curve, true);
     tell();
@@ -278,7 +281,9 @@ void BodyTestView::tell() {
     parts << (fit.sampled ? tr("Kept as a table: no log curve holds these readings.")
                           : tr("A log curve holds them to %1 codes rms.")
                                 .arg(tenBitCodes(fit.rms), 0, 'f', 1));
-    parts << tr("The body is %1 stop from nominal.").arg(toQt(print(fit.shift)));
+    parts << (fit.relative ? tr("Relative only: no exposure was known, so how bright the body is "
+                                "beside the nominal curve is not; that curve's place is kept.")
+                           : tr("The body is %1 stop from nominal.").arg(toQt(print(fit.shift))));
     if (fit.flare.value() > 0)
         parts << tr("Flare lifts the darks by %1 % of white: shade the lens, mask the chart.")
                      .arg(100 * fit.flare.value(), 0, 'f', 2);
@@ -354,7 +359,7 @@ SeriesDialog* BodyTestView::readClips(const QStringList& clips) {
     auto* dialog = new SeriesDialog(clips, curve, steps, m_style, this);
     dialog->setAttribute(Qt::WA_DeleteOnClose);
     connect(dialog, &QDialog::accepted, this, [this, dialog, range = curve.range] {
-        setReadings(toQt(io::writeReadings(dialog->readings(), range)));
+        setReadings(toQt(io::writeReadings(dialog->readings(), range, dialog->isRelative())));
         fit();
     });
     dialog->open();

@@ -11,11 +11,13 @@
 class QComboBox;
 class QLabel;
 class QPushButton;
+class QSpinBox;
 
 namespace bslate::app {
 
 class AreaPicker;
 class FootagePicker;
+class QuantityEdit;
 class SeriesTrace;
 
 /// A body test from footage: clips of an exposure series, or one in which it was stepped. The card
@@ -30,6 +32,8 @@ public:
 
     /// Empty until enough was found.
     [[nodiscard]] const std::vector<SeriesReading>& readings() const { return m_readings; }
+    /// Nobody told what any of the exposures was.
+    [[nodiscard]] bool isRelative() const;
     [[nodiscard]] AreaPicker& picker();
     void settle(); ///< waits for what is being read: for pictures and tests
 
@@ -37,7 +41,10 @@ private:
     void build();
     void readCard();
     void makeReadings();
+    [[nodiscard]] QLayout* buildSteps();
     [[nodiscard]] std::vector<Stops> stopsOf(std::size_t count) const;
+    [[nodiscard]] std::size_t nearestGrey() const;
+    [[nodiscard]] std::optional<Stops> given() const;
 
     QStringList m_clips;
     Curve m_curve;
@@ -46,6 +53,8 @@ private:
     FootagePicker* m_footage;
     SeriesTrace* m_trace;
     QComboBox* m_steps;
+    QuantityEdit *m_typed, *m_known;
+    QSpinBox* m_which; ///< of the exposures that were found, from 1
     QPushButton* m_take = nullptr;
     std::vector<Plateau> m_plateaus;
     std::vector<SeriesReading> m_readings;

@@ -51,6 +51,7 @@ QWidget* BringView::buildSources() {
         addClips(m_ask());
     })->setToolTip(tr("or text files of its modes"));
     button(tr("Begin &again"), "own-again", [this] {
+        commit(tr("Name")); // where it is still being typed
         beginAgain();
         commit(tr("Begin again"));
     });

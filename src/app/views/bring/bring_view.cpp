@@ -277,6 +277,7 @@ void BringView::take() {
     const QString unknown = m_questions->unknown();
     emit told(unknown.isEmpty() ? tr("%1 is in the kit.").arg(name)
                                 : tr("%1 is in the kit. Not known of it: %2.").arg(name, unknown));
+    commit(tr("Name"));
     beginAgain();
     commit(tr("Take into the kit"));
     if (m_keep->isChecked())

@@ -16,7 +16,7 @@
 namespace bslate::app {
 namespace {
 
-constexpr PictureSize kSceneSize{560, 315};
+constexpr PictureSize kSceneSize{560, 315}, kMovingSize{280, 158};
 
 // Mean luma of a place of a shown picture, percent.
 Level readOf(const Image& shown, const PictureArea& area) {
@@ -44,7 +44,7 @@ LookScene::LookScene(const Style& style, QWidget* parent)
 }
 
 void LookScene::setScene(const SetupContext* context, const Evaluation* at) {
-    m_light = Image();
+    m_light = m_small = Image();
     m_probes.clear();
     m_names.clear();
     for (auto& side : m_sides)
@@ -52,6 +52,7 @@ void LookScene::setScene(const SetupContext* context, const Evaluation* at) {
     if (!context || !at)
         return;
     m_light = paintScene(surfacesOf(*context), kSceneSize);
+    m_small = paintScene(surfacesOf(*context), kMovingSize);
     m_how = lightShownOf(*context, *at);
     for (auto& probe : probesOf(*context))
         if (const auto* patch = findPatch(*context->scene, probe.name)) {
@@ -60,13 +61,14 @@ void LookScene::setScene(const SetupContext* context, const Evaluation* at) {
         }
 }
 
-void LookScene::makeSide(Side& side, const Look& look, const QString& name) const {
-    const bool same = side.look == look && side.shown.size == m_light.size;
+void LookScene::makeSide(Side& side, const Look& look, const QString& name,
+                         const Image& light) const {
+    const bool same = side.look == look && side.shown.size == light.size;
     side.look = look;
     side.name = name;
-    if (same || m_light.size.pixels() == 0)
+    if (same || light.size.pixels() == 0)
         return;
-    side.shown = lookedScene(m_light, m_how, look);
+    side.shown = lookedScene(light, m_how, look);
     side.picture = imageOf(side.shown);
 }
 
@@ -82,9 +84,9 @@ void LookScene::read() {
 }
 
 void LookScene::showLooks(const Look& left, const QString& leftName, const Look& right,
-                          const QString& rightName) {
-    makeSide(m_sides[0], left, leftName);
-    makeSide(m_sides[1], right, rightName);
+                          const QString& rightName, bool moving) {
+    makeSide(m_sides[0], left, leftName, m_light);
+    makeSide(m_sides[1], right, rightName, moving ? m_small : m_light);
     read();
     describe(*this, QAccessible::Graphic, tr("Scene"), tr("%1 beside %2").arg(leftName, rightName),
              words());

@@ -19,8 +19,10 @@ public:
 
     /// A scene and how the setup exposes it; nothing when there is none.
     void setScene(const SetupContext* context, const Evaluation* at);
+    /// `moving`: the right look is being dragged, and is drawn with a quarter of the pixels until
+    /// it rests.
     void showLooks(const Look& left, const QString& leftName, const Look& right,
-                   const QString& rightName);
+                   const QString& rightName, bool moving = false);
     void setSplit(double share);
     [[nodiscard]] double split() const { return m_split; }
     /// "Grey card 41 and 38", a line each.
@@ -46,12 +48,12 @@ private:
         PictureArea area;
         std::array<Level, 2> level; ///< luma, percent
     };
-    void makeSide(Side& side, const Look& look, const QString& name) const;
+    void makeSide(Side& side, const Look& look, const QString& name, const Image& light) const;
     void read();
     [[nodiscard]] QRectF box() const;
 
     const Style& m_style;
-    Image m_light; ///< empty: no scene
+    Image m_light, m_small; ///< empty: no scene
     LightShown m_how;
     std::vector<Probe> m_probes; ///< by id of the patch
     std::vector<QString> m_names;

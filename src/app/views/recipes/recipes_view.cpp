@@ -244,7 +244,8 @@ void RecipesView::showLooks() {
     m_tone->show(look, other);
     m_hues->show(look, other);
     m_scene->showLooks(other, m_other->currentText(), look,
-                       own ? toQt(own->name) : tr("no recipe: keep a profile's look"));
+                       own ? toQt(own->name) : tr("no recipe: keep a profile's look"),
+                       m_dragged.has_value());
     m_handleName->setText(nameOf(m_held));
     m_number->showValue(own ? textOf(look, m_held) : QString());
     m_detail->setCurrentIndex(look.colour.detail + 7);

@@ -37,20 +37,26 @@ RatioRow::RatioRow(Actions& actions, QWidget* parent)
     : QWidget(parent)
     , m_actions(actions)
     , m_fill(new QLabel)
+    , m_kicker(new QLabel)
     , m_back(new QLabel)
     , m_wantedFill(
           field("ratio-fill", tr("Wanted key to fill"), tr("Key to fill"), &Scene::keyOverFill))
+    , m_wantedKicker(field("ratio-kicker", tr("Wanted key to kicker"), tr("Key to kicker"),
+                           &Scene::keyOverKicker))
     , m_wantedBack(field("ratio-back", tr("Wanted subject to background"),
                          tr("Subject to background"), &Scene::keyOverBack)) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 8, 0);
-    for (auto* label : {m_fill, m_back}) {
+    for (auto* label : {m_fill, m_kicker, m_back}) {
         label->setFont(Style::font(TextRole::Secondary));
         label->setMinimumWidth(40);
         label->setTextFormat(Qt::PlainText);
     }
     row->addWidget(m_fill, 1);
     row->addWidget(m_wantedFill);
+    row->addSpacing(12);
+    row->addWidget(m_kicker, 1);
+    row->addWidget(m_wantedKicker);
     row->addSpacing(12);
     row->addWidget(m_back, 1);
     row->addWidget(m_wantedBack);
@@ -62,7 +68,7 @@ QuantityEdit* RatioRow::field(const char* name, const QString& spoken, const QSt
         name, spoken, [](const QString& text) { return problemOf(parseRatio(fromQt(text))); });
     edit->setPlaceholderText(tr("wanted, 2:1"));
     edit->setToolTip(tr("2 stops, 4:1, or 2/3 of the key; empty: no wish"));
-    edit->setFixedWidth(92);
+    edit->setFixedWidth(84);
     connect(edit, &QuantityEdit::entered, this, [this, undo, wish](const QString& text) {
         const auto* scene = m_actions.document().scene();
         const auto ratio = parseRatio(fromQt(text));
@@ -82,12 +88,15 @@ void RatioRow::refresh() {
     const auto ratios = lightRatiosOf(*scene, m_actions.document().shoot().meter);
     m_fill->setText(
         told(ratios, RatioKind::KeyOverFill, tr("Key to fill"), tr("name both sides in Brief")));
+    m_kicker->setText(
+        told(ratios, RatioKind::KeyOverKicker, tr("Key to kicker"), tr("name both in Brief")));
     m_back->setText(told(ratios, RatioKind::SubjectOverBackground, tr("Subject to background"),
                          tr("name both in Brief")));
     const auto wish = [](QuantityEdit& edit, const std::optional<Stops>& stops) {
         edit.showValue(stops ? toQt(printRatio(*stops)) : QString());
     };
     wish(*m_wantedFill, scene->keyOverFill);
+    wish(*m_wantedKicker, scene->keyOverKicker);
     wish(*m_wantedBack, scene->keyOverBack);
 }
 

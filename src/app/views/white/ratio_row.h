@@ -28,8 +28,8 @@ private:
                         std::optional<Stops> Scene::*wish);
 
     Actions& m_actions;
-    QLabel *m_fill, *m_back;
-    QuantityEdit *m_wantedFill, *m_wantedBack;
+    QLabel *m_fill, *m_kicker, *m_back;
+    QuantityEdit *m_wantedFill, *m_wantedKicker, *m_wantedBack;
 };
 
 } // namespace bslate::app
