@@ -16,7 +16,7 @@
 namespace bslate::app {
 namespace {
 
-constexpr PictureSize kSceneSize{560, 315}, kMovingSize{280, 158};
+constexpr PictureSize kSceneSize{560, 315}, kMovingSize{240, 135};
 
 // Mean luma of a place of a shown picture, percent.
 Level readOf(const Image& shown, const PictureArea& area) {
@@ -70,6 +70,7 @@ void LookScene::makeSide(Side& side, const Look& look, const QString& name,
         return;
     side.shown = lookedScene(light, m_how, look);
     side.picture = imageOf(side.shown);
+    side.scaled = {};
 }
 
 void LookScene::read() {
@@ -133,7 +134,14 @@ void LookScene::paintEvent(QPaintEvent*) {
     for (std::size_t i = 0; i < 2; ++i) {
         painter.save();
         painter.setClipRect(parts[i]);
-        painter.drawImage(area, m_sides[i].picture);
+        auto& side = m_sides[i];
+        const auto size = (area.size() * devicePixelRatioF()).toSize();
+        if (side.scaled.size() != size) {
+            side.scaled = QPixmap::fromImage(
+                side.picture.scaled(size, Qt::IgnoreAspectRatio, Qt::SmoothTransformation));
+            side.scaled.setDevicePixelRatio(devicePixelRatioF());
+        }
+        painter.drawPixmap(area.topLeft(), side.scaled);
         painter.restore();
         const double wide = metrics.horizontalAdvance(m_sides[i].name) + 12;
         if (wide > parts[i].width())

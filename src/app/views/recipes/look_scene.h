@@ -5,6 +5,7 @@
 #include "core/signal/look.h"
 
 #include <QImage>
+#include <QPixmap>
 #include <QWidget>
 
 namespace bslate::app {
@@ -42,6 +43,7 @@ private:
         QString name;
         Image shown;
         QImage picture;
+        QPixmap scaled; ///< to the box it is painted in; null: to be made
     };
     struct Reading {
         QString name;
