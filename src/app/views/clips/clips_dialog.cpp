@@ -134,10 +134,10 @@ void ClipsDialog::build() {
         made->setObjectName(QString::fromLatin1(name));
         made->setAutoDefault(false);
         connect(made, &QPushButton::clicked, this, work);
+        return made;
     };
     button(tr("&Add clips\u2026"), "clips-add", [this] { addClips(m_ask()); });
-    button(tr("&Remove"), "clips-remove", [this] { removeClip(); });
-    m_remove = findChild<QPushButton*>(QStringLiteral("clips-remove"));
+    m_remove = button(tr("&Remove"), "clips-remove", [this] { removeClip(); });
     m_remove->setToolTip(tr("Delete: the clip is no longer looked at, its file stays"));
     button(tr("&Copy table"), "clips-copy",
            [this] { QApplication::clipboard()->setText(table()); });

@@ -18,7 +18,7 @@
 namespace bslate::app {
 namespace {
 
-constexpr double kRowHead = 132;
+constexpr double kRowHead = 156;
 constexpr double kHeader = 26;
 constexpr double kCellHeight = 52;
 constexpr double kGap = 4;
@@ -302,7 +302,7 @@ void LatticeCanvas::paintRowHead(QPainter& painter, int row) const {
     painter.setPen(t.ink);
     painter.drawText(area.adjusted(0, 6, 0, 0), Qt::AlignLeft | Qt::AlignTop,
                      elided(toQt(shown.name), Style::font(TextRole::Body), area.width()));
-    QString size = toQt(print(shown.frame));
+    QString size = toQt(print(shown.frame)).remove(QLatin1Char(' '));
     painter.setFont(Style::font(TextRole::Secondary));
     // Whole or not at all: half of a name is none.
     for (const auto& more : shown.codec ? std::vector<std::string>{wordOf(shown.codec->standard),

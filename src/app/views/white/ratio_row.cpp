@@ -51,6 +51,7 @@ RatioRow::RatioRow(Actions& actions, QWidget* parent)
         label->setFont(Style::font(TextRole::Secondary));
         label->setMinimumWidth(40);
         label->setTextFormat(Qt::PlainText);
+        label->setToolTip(tr("as metered, once a patch of each side is named in Brief"));
     }
     row->addWidget(m_fill, 1);
     row->addWidget(m_wantedFill);
@@ -66,7 +67,7 @@ QuantityEdit* RatioRow::field(const char* name, const QString& spoken, const QSt
                               std::optional<Stops> Scene::*wish) {
     auto* edit = quantityField(
         name, spoken, [](const QString& text) { return problemOf(parseRatio(fromQt(text))); });
-    edit->setPlaceholderText(tr("wanted, 2:1"));
+    edit->setPlaceholderText(tr("wanted"));
     edit->setToolTip(tr("2 stops, 4:1, or 2/3 of the key; empty: no wish"));
     edit->setFixedWidth(84);
     connect(edit, &QuantityEdit::entered, this, [this, undo, wish](const QString& text) {
@@ -86,12 +87,10 @@ void RatioRow::refresh() {
     if (!scene)
         return;
     const auto ratios = lightRatiosOf(*scene, m_actions.document().shoot().meter);
-    m_fill->setText(
-        told(ratios, RatioKind::KeyOverFill, tr("Key to fill"), tr("name both sides in Brief")));
-    m_kicker->setText(
-        told(ratios, RatioKind::KeyOverKicker, tr("Key to kicker"), tr("name both in Brief")));
-    m_back->setText(told(ratios, RatioKind::SubjectOverBackground, tr("Subject to background"),
-                         tr("name both in Brief")));
+    m_fill->setText(told(ratios, RatioKind::KeyOverFill, tr("Key to fill"), tr("\u2013")));
+    m_kicker->setText(told(ratios, RatioKind::KeyOverKicker, tr("Key to kicker"), tr("\u2013")));
+    m_back->setText(
+        told(ratios, RatioKind::SubjectOverBackground, tr("Subject to background"), tr("\u2013")));
     const auto wish = [](QuantityEdit& edit, const std::optional<Stops>& stops) {
         edit.showValue(stops ? toQt(printRatio(*stops)) : QString());
     };
