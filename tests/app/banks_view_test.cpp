@@ -9,6 +9,7 @@
 #include "app/window_fixture.h"
 
 #include <QClipboard>
+#include <QComboBox>
 #include <QGuiApplication>
 #include <QLabel>
 #include <QMenu>
@@ -281,6 +282,24 @@ TEST_F(BanksStep, OtherSettingsAreNotedAndTheRecordTravels) {
         window->bankActions().writeRecord(file(name));
         EXPECT_NE(said().find(name), std::string::npos) << said();
     }
+    // What a bank really holds, as it was found on the body.
+    answerDialogs({[](QWidget& dialog) {
+        auto* part = dialog.findChild<QComboBox*>(QStringLiteral("record-part"));
+        ASSERT_TRUE(part);
+        ASSERT_GT(part->count(), 1);
+        part->setCurrentIndex(1);
+        dialog.findChild<QPlainTextEdit*>()->setPlainText(QStringLiteral("white 3200 K"));
+        qobject_cast<RecordSheet*>(&dialog)->accept();
+    }});
+    press(Qt::Key_E);
+    ASSERT_FALSE(record()->banks.empty());
+    EXPECT_EQ(*lineValue(record()->banks.front().values, "white"), "3200 K");
+    EXPECT_TRUE(record()->banks.front().setup.empty());
+    EXPECT_TRUE(record()->settings == kept.settings) << "nothing else was noted";
+    window->bankActions().writeRecord(file("held.csv"));
+    const auto held = *record();
+    window->bankActions().readRecord(file("held.csv"));
+    EXPECT_TRUE(record()->banks == held.banks);
     window->bankActions().noteSettings(QStringLiteral("firmware = 3"));
     window->bankActions().readRecord(file("tarn.json"));
     EXPECT_TRUE(*record() == kept);

@@ -133,6 +133,24 @@ bool BankActions::noteSettings(const QString& lines) {
     });
 }
 
+bool BankActions::noteHeld(const QString& label, const QString& lines) {
+    auto parsed = parseRecordLines(fromQt(lines));
+    if (!parsed) {
+        emit refused(messageOf(parsed.error()));
+        return false;
+    }
+    return changeRecord(tr("Bank %1 noted").arg(label), [&](CameraRecord& record) {
+        record = withHeld(record, fromQt(label), *parsed, fromQt(m_clock()));
+    });
+}
+
+QString BankActions::plannedBank(std::size_t bank) const {
+    const auto& now = m_planner.now();
+    const bool recalled = bank < now.writtenAs.size() && now.writtenAs[bank];
+    return recalled ? toQt(spell(bankLines(m_planner.plan().problem, bank, *now.writtenAs[bank])))
+                    : QString();
+}
+
 QString BankActions::plannedSettings() const {
     const auto* camera = m_planner.camera();
     return camera ? toQt(spell(settingLines(*camera, m_planner.plan().controls))) : QString();

@@ -25,7 +25,10 @@ public:
     void noteWritten(int bank);
     /// What is outside of the banks, one setting a line; false after a refusal.
     bool noteSettings(const QString& lines);
-    [[nodiscard]] QString plannedSettings() const; ///< the same as the plan has it
+    /// What a bank was found to hold on the body, likewise.
+    bool noteHeld(const QString& label, const QString& lines);
+    [[nodiscard]] QString plannedBank(std::size_t bank) const; ///< what it would be written as
+    [[nodiscard]] QString plannedSettings() const;             ///< the same as the plan has it
     void tick(const Check& check);
     void beginNextTake(); ///< what is ticked for one take is open again
     /// What a control does; none: as the plan says.

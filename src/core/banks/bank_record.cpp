@@ -79,7 +79,27 @@ std::vector<BankChange> changesOf(const BankProblem& problem, const BankPlan& pl
     const auto* written = findWritten(record, problem.banks[bank].label);
     if (!written || !plan.writtenAs[bank])
         return {};
-    return changesBetween(written->values, bankLines(problem, bank, *plan.writtenAs[bank]));
+    auto changes = changesBetween(written->values, bankLines(problem, bank, *plan.writtenAs[bank]));
+    if (written->setup.empty())
+        return toldByBoth(std::move(changes));
+    std::erase_if(changes, [](const BankChange& change) { return change.now.empty(); });
+    return changes;
+}
+
+std::vector<BankChange> toldByBoth(std::vector<BankChange> changes) {
+    std::erase_if(
+        changes, [](const BankChange& change) { return change.was.empty() || change.now.empty(); });
+    return changes;
+}
+
+CameraRecord withHeld(CameraRecord record, const std::string& label, std::vector<RecordLine> values,
+                      std::string when) {
+    WrittenBank held;
+    held.label = label;
+    held.when = std::move(when);
+    held.values = std::move(values);
+    addWritten(record, std::move(held));
+    return record;
 }
 
 ReasonList toldChanges(const std::vector<BankChange>& changes) {

@@ -243,7 +243,8 @@ Card recordCardOf(const Shoot& shoot, const Camera& camera, const CameraPlan& pl
     if (!record->settings.empty()) {
         const std::string heading = cardWord(translate, "Everything else");
         card.lists.push_back({heading + ", " + record->when, rowsOf(record->settings, translate)});
-        differing(heading, changesBetween(record->settings, settingLines(camera, plan.controls)));
+        differing(heading, toldByBoth(changesBetween(record->settings,
+                                                     settingLines(camera, plan.controls))));
     }
     return card;
 }

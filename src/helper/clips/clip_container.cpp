@@ -77,7 +77,10 @@ ClipPicture pictureOf(const AVStream& stream) {
         picture.depth = BitDepth{format->comp[0].depth};
         picture.chroma = chromaOf(*format);
     }
-    if (told.color_range == AVCOL_RANGE_MPEG)
+    // A mezzanine codec has no tag for it; what its decoder says is a guess.
+    if (isMezzanine(told.codec_id))
+        picture.range.reset();
+    else if (told.color_range == AVCOL_RANGE_MPEG)
         picture.range = CodeRange::Legal;
     else if (told.color_range == AVCOL_RANGE_JPEG)
         picture.range = CodeRange::Full;

@@ -322,6 +322,13 @@ TEST(BankRecord, TellsWhatChangedSinceABankWasWritten) {
     write();
     EXPECT_TRUE(changes().empty());
     ASSERT_EQ(shoot.records[0].banks.size(), 1u) << "written anew, not beside it";
+    // What the bank really holds, typed by hand: only what both tell is compared.
+    auto& record = shoot.records[0];
+    record = withHeld(record, "1", {{"white", "5600 K"}, {"monitor brightness", "7"}},
+                      "2026-05-01 09:00");
+    EXPECT_EQ(record.earlier.size(), 1u) << "the writing before it is kept";
+    ASSERT_EQ(changes().size(), 1u) << "quiet of what nobody planned or noted";
+    EXPECT_EQ(changes()[0], (BankChange{"white", "5600 K", "4300 K"}));
     EXPECT_TRUE(changesBetween({{"firmware", "1"}}, {}) ==
                 (std::vector<BankChange>{{"firmware", "1", ""}}));
 }

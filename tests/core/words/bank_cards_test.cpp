@@ -97,7 +97,7 @@ TEST(BankCards, TheRecordSaysWhatDiffers) {
     CameraRecord record;
     record.id = camera.id;
     record.when = "2026-05-01 22:10";
-    record.settings = {{"firmware", "1.0"}, {"quick menu", "white"}};
+    record.settings = {{"firmware", "1.0"}, {"control Wheel", "lock"}};
     const auto now = planWith(plan.problem, threadsOf(plan.problem, shoot));
     record = withWritten(record, plan.problem, now, 0, "2026-05-01 07:40");
     shoot.records = {record};
@@ -106,7 +106,8 @@ TEST(BankCards, TheRecordSaysWhatDiffers) {
     EXPECT_FALSE(listOf(card, "Bank 1: now differs"));
     const auto* differs = listOf(card, "Everything else: now differs");
     ASSERT_TRUE(differs);
-    EXPECT_EQ(differs->lines[0], "firmware 1.0 is gone");
+    ASSERT_EQ(differs->lines.size(), 1u) << "quiet of what nobody planned";
+    EXPECT_EQ(differs->lines[0], "control Wheel white was lock");
     shoot.setups[0].white = Kelvin(3200);
     plan = sample::planned(shoot);
     card = recordCardOf(shoot, camera, plan);

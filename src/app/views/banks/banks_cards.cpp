@@ -55,10 +55,26 @@ void BanksView::editRecord() {
     if (!camera)
         return emit refused(tr("The kit has no camera: there is nothing to note."));
     const auto* record = findRecord(m_actions.document().shoot(), camera->id);
-    RecordSheet sheet(toQt(camera->name), record ? toQt(spell(record->settings)) : QString(),
-                      m_actions.plannedSettings(), this);
-    if (sheet.exec() == QDialog::Accepted)
-        m_actions.noteSettings(sheet.lines());
+    std::vector<RecordSheet::Part> parts;
+    parts.push_back({tr("everything outside of the banks"),
+                     {},
+                     record ? toQt(spell(record->settings)) : QString(),
+                     m_actions.plannedSettings()});
+    const auto& banks = m_actions.planner().plan().problem.banks;
+    for (std::size_t b = 0; b < banks.size(); ++b) {
+        const auto* written = record ? findWritten(*record, banks[b].label) : nullptr;
+        parts.push_back({tr("bank %1, as it was found").arg(toQt(banks[b].label)),
+                         toQt(banks[b].label), written ? toQt(spell(written->values)) : QString(),
+                         m_actions.plannedBank(b)});
+    }
+    RecordSheet sheet(toQt(camera->name), std::move(parts), this);
+    if (sheet.exec() != QDialog::Accepted)
+        return;
+    for (const auto& part : sheet.changed())
+        if (part.label.isEmpty())
+            m_actions.noteSettings(part.lines);
+        else
+            m_actions.noteHeld(part.label, part.lines);
 }
 
 void BanksView::askReadRecord() {

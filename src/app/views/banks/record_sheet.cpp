@@ -4,7 +4,9 @@
 #include "app/style/style.h"
 #include "core/shoot/camera_record.h"
 
+#include <QComboBox>
 #include <QDialogButtonBox>
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QPlainTextEdit>
 #include <QPushButton>
@@ -13,10 +15,12 @@
 
 namespace bslate::app {
 
-RecordSheet::RecordSheet(const QString& camera, const QString& lines, const QString& planned,
-                         QWidget* parent)
+RecordSheet::RecordSheet(const QString& camera, std::vector<Part> parts, QWidget* parent)
     : QDialog(parent)
-    , m_lines(new QPlainTextEdit(lines))
+    , m_parts(std::move(parts))
+    , m_before(m_parts)
+    , m_part(new QComboBox)
+    , m_lines(new QPlainTextEdit)
     , m_problem(new QLabel) {
     setObjectName(QStringLiteral("record-sheet"));
     setWindowTitle(tr("What is set on %1").arg(camera));
@@ -28,6 +32,16 @@ RecordSheet::RecordSheet(const QString& camera, const QString& lines, const QStr
     hint->setFont(Style::font(TextRole::Secondary));
     hint->setForegroundRole(QPalette::PlaceholderText);
     column->addWidget(hint);
+    auto* of = new QHBoxLayout;
+    auto* label = new QLabel(tr("&Of"));
+    label->setBuddy(m_part);
+    m_part->setObjectName(QStringLiteral("record-part"));
+    m_part->setAccessibleName(tr("What is noted"));
+    for (const auto& part : m_parts)
+        m_part->addItem(part.name);
+    of->addWidget(label);
+    of->addWidget(m_part, 1);
+    column->addLayout(of);
     m_lines->setObjectName(QStringLiteral("record-lines"));
     m_lines->setAccessibleName(tr("Settings, one a line"));
     m_lines->setTabChangesFocus(true);
@@ -38,27 +52,51 @@ RecordSheet::RecordSheet(const QString& camera, const QString& lines, const QStr
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
     auto* fill = buttons->addButton(tr("As the &plan has them"), QDialogButtonBox::ActionRole);
     fill->setObjectName(QStringLiteral("record-planned"));
-    connect(fill, &QPushButton::clicked, this, [this, planned] {
+    connect(fill, &QPushButton::clicked, this, [this] {
         m_lines->selectAll(); // in one step that can be taken back
-        m_lines->insertPlainText(planned);
+        m_lines->insertPlainText(m_parts[static_cast<std::size_t>(m_shown)].planned);
     });
+    connect(m_part, &QComboBox::currentIndexChanged, this, &RecordSheet::showPart);
     connect(buttons, &QDialogButtonBox::accepted, this, &RecordSheet::accept);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     column->addWidget(buttons);
+    showPart(0);
 }
 
-QString RecordSheet::lines() const {
-    return m_lines->toPlainText();
+void RecordSheet::keepShown() {
+    if (m_shown >= 0)
+        m_parts[static_cast<std::size_t>(m_shown)].lines = m_lines->toPlainText();
+}
+
+void RecordSheet::showPart(int part) {
+    keepShown();
+    m_shown = part;
+    m_lines->setPlainText(m_parts[static_cast<std::size_t>(part)].lines);
+    m_problem->clear();
+}
+
+std::vector<RecordSheet::Part> RecordSheet::changed() const {
+    std::vector<Part> some;
+    for (std::size_t i = 0; i < m_parts.size(); ++i)
+        if (m_parts[i].lines != m_before[i].lines)
+            some.push_back(m_parts[i]);
+    return some;
 }
 
 void RecordSheet::accept() {
-    const auto parsed = parseRecordLines(fromQt(lines()));
-    if (parsed)
-        return QDialog::accept();
-    m_problem->setText(messageOf(parsed.error()));
-    const int line = toQt(parsed.error().place).section(QLatin1Char(' '), -1).toInt();
-    m_lines->setFocus();
-    m_lines->setTextCursor(QTextCursor(m_lines->document()->findBlockByNumber(line - 1)));
+    keepShown();
+    for (std::size_t i = 0; i < m_parts.size(); ++i) {
+        const auto parsed = parseRecordLines(fromQt(m_parts[i].lines));
+        if (parsed)
+            continue;
+        m_part->setCurrentIndex(static_cast<int>(i));
+        m_problem->setText(messageOf(parsed.error()));
+        const int line = toQt(parsed.error().place).section(QLatin1Char(' '), -1).toInt();
+        m_lines->setFocus();
+        m_lines->setTextCursor(QTextCursor(m_lines->document()->findBlockByNumber(line - 1)));
+        return;
+    }
+    QDialog::accept();
 }
 
 } // namespace bslate::app
