@@ -97,8 +97,6 @@ bool FrameView::stretchPatch(int key) {
 
 void FrameView::toggleSpot() {
     m_picture->setSpot(m_picture->spot() ? std::nullopt : std::optional(QPointF(0.5, 0.5)));
-    if (m_picture->spot())
-        emit told(tr("The spot reads what is under it: drag it, or Alt and arrows."));
 }
 
 bool FrameView::moveSpot(int key) {

@@ -1,16 +1,21 @@
 #include "app/views/frame/frame_tools.h"
 
-#include <QFontMetrics>
 #include <QHBoxLayout>
 #include <QKeySequence>
 #include <QPushButton>
+#include <QVBoxLayout>
 
 #include <algorithm>
 
 namespace bslate::app {
+namespace {
+constexpr int kBetween = 5;
+} // namespace
 
 FrameTools::FrameTools(const Style& style, QWidget* parent)
-    : QWidget(parent) {
+    : QWidget(parent)
+    , m_first(new QHBoxLayout)
+    , m_second(new QHBoxLayout) {
     setObjectName(QStringLiteral("frame-tools"));
     struct Line {
         int key;
@@ -35,9 +40,13 @@ FrameTools::FrameTools(const Style& style, QWidget* parent)
         {Qt::Key_T, "readings", tr("Readings"),
          tr("take what the still's rings read over as readings")},
         {Qt::Key_Escape, "close", tr("Close still"), tr("back to the drawn picture")}};
-    auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(5);
+    auto* rows = new QVBoxLayout(this);
+    rows->setContentsMargins(0, 0, 0, 0);
+    rows->setSpacing(kBetween);
+    for (auto* row : {m_first, m_second}) {
+        row->setSpacing(kBetween);
+        rows->addLayout(row);
+    }
     for (const auto& line : lines) {
         auto* button = new QPushButton(line.text);
         button->setObjectName(QStringLiteral("frame-tool-%1").arg(QLatin1String(line.name)));
@@ -45,15 +54,33 @@ FrameTools::FrameTools(const Style& style, QWidget* parent)
         button->setCheckable(true);
         button->setAutoDefault(false);
         button->setFocusPolicy(Qt::TabFocus);
-        button->setMinimumWidth(20);
         button->setToolTip(
             tr("%1: %2").arg(QKeySequence(line.key).toString(QKeySequence::NativeText), line.says));
         button->setAccessibleDescription(line.says);
         connect(button, &QPushButton::clicked, this, [this, key = line.key] { emit pressed(key); });
-        row->addWidget(button);
+        m_first->addWidget(button);
         m_tools.push_back({line.key, line.text, button});
     }
-    row->addStretch(1);
+    m_first->addStretch(1);
+    m_second->addStretch(1);
+}
+
+void FrameTools::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    arrange();
+}
+
+void FrameTools::arrange() {
+    int taken = 0, first = 0, second = 0;
+    for (const auto& tool : m_tools) {
+        if (!tool.button->isVisibleTo(this))
+            continue;
+        taken += tool.button->sizeHint().width() + kBetween;
+        if (taken - kBetween <= width())
+            m_first->insertWidget(first++, tool.button);
+        else
+            m_second->insertWidget(second++, tool.button);
+    }
 }
 
 void FrameTools::show(const std::vector<State>& states) {
@@ -63,10 +90,11 @@ void FrameTools::show(const std::vector<State>& states) {
         if (tool == m_tools.end())
             continue;
         tool->button->setChecked(state.on);
-        tool->button->setEnabled(state.able);
+        tool->button->setVisible(state.there);
         tool->button->setText(state.which.isEmpty() ? tool->text
                                                     : tr("%1: %2").arg(tool->text, state.which));
     }
+    arrange();
 }
 
 } // namespace bslate::app

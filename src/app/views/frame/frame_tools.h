@@ -6,6 +6,7 @@
 
 #include <vector>
 
+class QHBoxLayout;
 class QPushButton;
 
 namespace bslate::app {
@@ -22,7 +23,7 @@ public:
     struct State {
         int key = 0;
         bool on = false;
-        bool able = true;
+        bool there = true;  ///< else not shown: there is nothing to press it for
         QString which = {}; ///< of several, "skin"
     };
     void show(const std::vector<State>& states);
@@ -30,13 +31,18 @@ public:
 signals:
     void pressed(int key);
 
+protected:
+    void resizeEvent(QResizeEvent* event) override;
+
 private:
+    void arrange(); ///< in a second row where one is too narrow
     struct Tool {
         int key;
         QString text;
         QPushButton* button;
     };
     std::vector<Tool> m_tools;
+    QHBoxLayout *m_first, *m_second;
 };
 
 } // namespace bslate::app

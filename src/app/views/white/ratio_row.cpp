@@ -8,8 +8,10 @@
 
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QVBoxLayout>
 
 #include <cmath>
+#include <utility>
 
 namespace bslate::app {
 namespace {
@@ -47,20 +49,21 @@ RatioRow::RatioRow(Actions& actions, QWidget* parent)
                          tr("Subject to background"), &Scene::keyOverBack)) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 8, 0);
-    for (auto* label : {m_fill, m_kicker, m_back}) {
+    row->setSpacing(12);
+    // A ratio as metered over the one that is wanted.
+    for (const auto& [label, edit] :
+         {std::pair{m_fill, m_wantedFill}, std::pair{m_kicker, m_wantedKicker},
+          std::pair{m_back, m_wantedBack}}) {
         label->setFont(Style::font(TextRole::Secondary));
         label->setMinimumWidth(40);
         label->setTextFormat(Qt::PlainText);
         label->setToolTip(tr("as metered, once a patch of each side is named in Brief"));
+        auto* column = new QVBoxLayout;
+        column->setSpacing(2);
+        column->addWidget(label);
+        column->addWidget(edit, 0, Qt::AlignLeft);
+        row->addLayout(column, 1);
     }
-    row->addWidget(m_fill, 1);
-    row->addWidget(m_wantedFill);
-    row->addSpacing(12);
-    row->addWidget(m_kicker, 1);
-    row->addWidget(m_wantedKicker);
-    row->addSpacing(12);
-    row->addWidget(m_back, 1);
-    row->addWidget(m_wantedBack);
 }
 
 QuantityEdit* RatioRow::field(const char* name, const QString& spoken, const QString& undo,
@@ -69,7 +72,7 @@ QuantityEdit* RatioRow::field(const char* name, const QString& spoken, const QSt
         name, spoken, [](const QString& text) { return problemOf(parseRatio(fromQt(text))); });
     edit->setPlaceholderText(tr("wanted"));
     edit->setToolTip(tr("2 stops, 4:1, or 2/3 of the key; empty: no wish"));
-    edit->setFixedWidth(84);
+    edit->setFixedWidth(120);
     connect(edit, &QuantityEdit::entered, this, [this, undo, wish](const QString& text) {
         const auto* scene = m_actions.document().scene();
         const auto ratio = parseRatio(fromQt(text));
