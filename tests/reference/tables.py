@@ -8,8 +8,9 @@ SIZES = [(3840, 2160, ["4K UHD", "UHD", "3840 x 2160", "3840\u00d72160", "3,840 
 RATES = {"23.98": "24000/1001", "24": "24", "25": "25", "29.97": "30000/1001", "30": "30", "50": "50",
          "59.94": "60000/1001", "60": "60", "100": "100", "119.88": "120000/1001", "120": "120"}
 MEGABITS = [28, 50, 60, 87.5, 100, 120, 150, 200, 240, 400, 800, 1200, 1600, 2400]
-FILLERS = ["", "", "", " (Standard)", " H.264", " HEVC", " MP4", " Approx.", " H.265/HEVC", ", audio 16 bit 48 kHz",
-           " 2ch LPCM", " max."]
+FILLERS = ["", "", "", " (Standard)", " MP4", " Approx.", ", audio 16 bit 48 kHz", " 2ch LPCM", " max."]
+CODECS = {"": None, " H.264": "H.264", " AVC": "H.264", " HEVC": "H.265", " (H.265)": "H.265", " H.265/HEVC": "H.265",
+          " mezzanine codec": "mezzanine"}
 
 
 def number(value, dice):
@@ -60,8 +61,10 @@ def line(dice):
     if bits_text.startswith(":"):  # a list stands behind its rates
         words[1:3] = [words[1] + words[2]]
     between = dice.choice(["  ", "  ", " | ", "\t", "; "])
-    return between.join(words) + crop_text + dice.choice(FILLERS), {
-        "size": (width, height), "rates": truth, "depth": depth, "chroma": chroma, "group": group, "crop": crop}
+    codec = dice.choice([""] * 4 + list(CODECS))
+    return between.join(words) + crop_text + codec + dice.choice(FILLERS), {
+        "size": (width, height), "rates": truth, "depth": depth, "chroma": chroma, "group": group, "crop": crop,
+        "codec": CODECS[codec]}
 
 
 def open_line(dice):
@@ -78,9 +81,13 @@ def understood(text):
     """What a line in the program's own spelling says, in the form of the truth."""
     words = text.split('"')[-1].split()
     width, height = (int(n) for n in words[0].split("x"))
-    found = {"size": (width, height), "rates": {}, "depth": 8, "chroma": "raw", "group": words[1], "crop": 1}
-    for word in words[2:]:
-        if "@" in word:
+    found = {"size": (width, height), "rates": {}, "depth": 8, "chroma": "raw", "group": None, "crop": 1, "codec": None}
+    for word in words[1:]:
+        if word in ("raw", "intra", "long"):
+            found["group"] = word
+        elif word in CODECS.values():
+            found["codec"] = word
+        elif "@" in word:
             rates, bits = word.split("@")
             for rate in rates.split("/"):
                 exact = {"23.976": "24000/1001", "29.97": "30000/1001", "59.94": "60000/1001",
@@ -97,6 +104,6 @@ def understood(text):
 
 def same(found, truth):
     near = lambda a, b: abs(a - b) <= 1e-3 * b
-    return (all(found[key] == truth[key] for key in ("size", "depth", "chroma", "group")) and
+    return (all(found[key] == truth[key] for key in ("size", "depth", "chroma", "group", "codec")) and
             near(found["crop"], truth["crop"]) and found["rates"].keys() == truth["rates"].keys() and
             all(near(found["rates"][rate], bits) for rate, bits in truth["rates"].items()))
