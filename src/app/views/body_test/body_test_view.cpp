@@ -268,8 +268,8 @@ void BodyTestView::fit() {
                             m_actions.document().shoot().snrFloor);
     if (!fitted)
         return refuse(tr("Readings: %1").arg(messageOf(fitted.error())));
-    m_read = std::move(fitted->readings);
-    m_fit = std::move(fitted->fit);
+    m_read = fitted->readings;
+    m_fit = fitted->fit;
     m_keep->setEnabled(true);
     m_picture->show(m_read, *m_fit, nominal->curve, true);
     tell();

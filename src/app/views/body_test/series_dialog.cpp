@@ -193,7 +193,7 @@ bool SeriesDialog::isRelative() const {
 // nearest to the curve's mid-grey is 0.
 std::vector<Stops> SeriesDialog::stopsOf(std::size_t count) const {
     const int how = m_steps->currentIndex();
-    const auto typed = typedStops(m_typed->text());
+    auto typed = typedStops(m_typed->text());
     if (how == kByCard)
         return m_planned;
     if (how == kTyped && typed.size() != 1)
