@@ -6,6 +6,11 @@
 #include "core/facts/evaluate.h"
 #include "core/quantity/print.h"
 
+#include <QComboBox>
+#include <QSignalBlocker>
+
+#include <algorithm>
+
 namespace bslate::app {
 
 // Once for each way of looking: as the setup's curve spans its codes, and at these places.
