@@ -17,6 +17,16 @@ double middleOf(double start, double size) {
     return start + size / 2;
 }
 
+// Which way an arrow points; none for another key.
+QPointF wayOf(int key) {
+    return {key == Qt::Key_Right  ? 1.0
+            : key == Qt::Key_Left ? -1.0
+                                  : 0.0,
+            key == Qt::Key_Down ? 1.0
+            : key == Qt::Key_Up ? -1.0
+                                : 0.0};
+}
+
 } // namespace
 
 // The place a patch has about a centre; none for a patch that is not there.
@@ -87,11 +97,11 @@ bool FrameView::stretchPatch(int key) {
     const auto box = boxOf(m_patch);
     if (!box)
         return false;
-    const double across = key == Qt::Key_Right ? kPlaceStep : key == Qt::Key_Left ? -kPlaceStep : 0;
-    const double down = key == Qt::Key_Down ? kPlaceStep : key == Qt::Key_Up ? -kPlaceStep : 0;
-    if (across == 0 && down == 0)
+    const QPointF way = wayOf(key);
+    if (way.isNull())
         return false;
-    resizePatch(m_patch, {box->width() + across, box->height() + down});
+    resizePatch(m_patch,
+                {box->width() + kPlaceStep * way.x(), box->height() + kPlaceStep * way.y()});
     return true;
 }
 
@@ -103,24 +113,10 @@ bool FrameView::moveSpot(int key) {
     if (!m_picture->spot())
         return false;
     constexpr double kStep = 0.01;
-    QPointF at = *m_picture->spot();
-    switch (key) {
-    case Qt::Key_Left:
-        at.rx() -= kStep;
-        break;
-    case Qt::Key_Right:
-        at.rx() += kStep;
-        break;
-    case Qt::Key_Up:
-        at.ry() -= kStep;
-        break;
-    case Qt::Key_Down:
-        at.ry() += kStep;
-        break;
-    default:
+    const QPointF way = wayOf(key);
+    if (way.isNull())
         return false;
-    }
-    m_picture->setSpot(at);
+    m_picture->setSpot(*m_picture->spot() + kStep * way);
     return true;
 }
 
@@ -152,27 +148,17 @@ bool FrameView::movePatch(int key) {
                                  [this](const FoundPatch& one) { return toQt(one.id) == m_patch; });
     if (at == shown->patches.end())
         return false;
-    QPointF centre(middleOf(at->area.x, at->area.width), middleOf(at->area.y, at->area.height));
-    switch (key) {
-    case Qt::Key_Left:
-        centre.rx() -= kPlaceStep;
-        break;
-    case Qt::Key_Right:
-        centre.rx() += kPlaceStep;
-        break;
-    case Qt::Key_Up:
-        centre.ry() -= kPlaceStep;
-        break;
-    case Qt::Key_Down:
-        centre.ry() += kPlaceStep;
-        break;
-    case Qt::Key_Delete:
+    if (key == Qt::Key_Delete) {
         if (!m_still)
             placePatch(m_patch, std::nullopt);
         return true;
-    default:
-        return false;
     }
+    const QPointF way = wayOf(key);
+    if (way.isNull())
+        return false;
+    const QPointF centre =
+        QPointF(middleOf(at->area.x, at->area.width), middleOf(at->area.y, at->area.height)) +
+        kPlaceStep * way;
     if (m_still)
         moveProbe(m_patch, centre);
     else
