@@ -23,6 +23,7 @@ extern const Verb kModesVerb;
 extern const Verb kPrecisionVerb;
 extern const Verb kPrerollVerb;
 extern const Verb kRecordVerb;
+extern const Verb kSensorVerb;
 extern const Verb kSchemaVerb;
 extern const Verb kSeriesVerb;
 extern const Verb kShutterVerb;
@@ -32,11 +33,12 @@ extern const Verb kWhiteVerb;
 
 std::span<const Verb* const> verbs() {
     static constexpr std::array kVerbs = {
-        &kBanksVerb,     &kCameraFromVerb, &kCardBenchVerb, &kCheckVerb,    &kClipVerb,
-        &kClipCheckVerb, &kCurveVerb,      &kDayVerb,       &kExposeVerb,   &kFitVerb,
-        &kFrameVerb,     &kLutVerb,        &kMakeClipVerb,  &kMeasureVerb,  &kMediaVerb,
-        &kModesVerb,     &kPrecisionVerb,  &kPrerollVerb,   &kRecordVerb,   &kSchemaVerb,
-        &kSeriesVerb,    &kShutterVerb,    &kTargetsVerb,   &kValidateVerb, &kWhiteVerb};
+        &kBanksVerb,     &kCameraFromVerb, &kCardBenchVerb, &kCheckVerb,   &kClipVerb,
+        &kClipCheckVerb, &kCurveVerb,      &kDayVerb,       &kExposeVerb,  &kFitVerb,
+        &kFrameVerb,     &kLutVerb,        &kMakeClipVerb,  &kMeasureVerb, &kMediaVerb,
+        &kModesVerb,     &kPrecisionVerb,  &kPrerollVerb,   &kRecordVerb,  &kSchemaVerb,
+        &kSensorVerb,    &kSeriesVerb,     &kShutterVerb,   &kTargetsVerb, &kValidateVerb,
+        &kWhiteVerb};
     return kVerbs;
 }
 

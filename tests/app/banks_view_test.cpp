@@ -192,11 +192,11 @@ TEST_F(BanksStep, WhatIsWrittenGoesStaleWhenASetupChanges) {
     // The iris is ticked, and the bank; then both change.
     window->bankActions().tick(*check("hand-iris"));
     settle();
-    EXPECT_EQ(stateOf(setup(), *check("hand-iris")), TickState::Ticked);
+    EXPECT_EQ(stateOf(setup().ticks, *check("hand-iris")), TickState::Ticked);
     window->actionsOnShoot().changeSetup(QStringLiteral("iris"),
                                          [](bslate::Setup& own) { own.iris = TStop(4); });
     settle();
-    EXPECT_EQ(stateOf(setup(), *check("hand-iris")), TickState::Stale);
+    EXPECT_EQ(stateOf(setup().ticks, *check("hand-iris")), TickState::Stale);
     choose("1A");
     window->actionsOnShoot().changeSetup(QStringLiteral("white"),
                                          [](bslate::Setup& own) { own.white = Kelvin(5000); });
@@ -205,25 +205,30 @@ TEST_F(BanksStep, WhatIsWrittenGoesStaleWhenASetupChanges) {
     ASSERT_TRUE(changed);
     EXPECT_EQ(changed->finding().subject, "1");
     EXPECT_TRUE(check("bank-changed"));
-    view().board().setTarget(0);
-    press(Qt::Key_W);
+    // Written again by the button of the finding, at the hour of the clock.
+    const auto earlier = record()->earlier.size();
+    window->bankActions().setClock([] { return QStringLiteral("2026-05-01 09:15"); });
+    QTest::mouseClick(changed->findChildren<QPushButton*>()[0], Qt::LeftButton);
+    settle();
     EXPECT_FALSE(check("bank-changed"));
+    EXPECT_EQ(findWritten(*record(), "1")->when, "2026-05-01 09:15");
+    EXPECT_EQ(record()->earlier.size(), earlier + 1);
     view().board().setTarget(4);
     press(Qt::Key_W);
     EXPECT_NE(said().find("nothing to write"), std::string::npos) << said();
 }
 
 TEST_F(BanksStep, ChecksAreTickedInPlaceByKeyAndByHand) {
-    auto& list = view().preroll();
+    auto& list = view().checks();
     press(Qt::Key_Space);
     EXPECT_TRUE(list.hasFocus() || !window->isActiveWindow());
     list.setCurrent(indexOf("sound"));
     QTest::keyClick(&list, Qt::Key_Space);
-    EXPECT_EQ(stateOf(setup(), *check("sound")), TickState::Ticked);
+    EXPECT_EQ(stateOf(setup().ticks, *check("sound")), TickState::Ticked);
     EXPECT_NE(fromQt(list.property("bslateValue").toString()).find("ticked 2026-05-01 07:40"),
               std::string::npos);
     QTest::mouseClick(&list, Qt::LeftButton, {}, list.rowBox(indexOf("sound")).center().toPoint());
-    EXPECT_EQ(stateOf(setup(), *check("sound")), TickState::Open);
+    EXPECT_EQ(stateOf(setup().ticks, *check("sound")), TickState::Open);
     const int at = list.current();
     QTest::keyClick(&list, Qt::Key_Up);
     EXPECT_EQ(list.current(), at - 1);
@@ -232,6 +237,31 @@ TEST_F(BanksStep, ChecksAreTickedInPlaceByKeyAndByHand) {
     QTest::keyClick(&list, Qt::Key_Right);
     QTest::keyClick(&list, Qt::Key_End);
     EXPECT_EQ(list.current(), static_cast<int>(planner().checks().size()) - 1);
+}
+
+TEST_F(BanksStep, ABorrowedBodysListIsTickedInThePlaceOfThePreroll) {
+    auto& list = view().checks();
+    const auto preroll = list.content().checks;
+    press(Qt::Key_S);
+    ASSERT_NE(list.content().checks, preroll);
+    EXPECT_EQ(list.content().checks.front().id, "start-record");
+    const auto before = window->document().value();
+    QTest::keyClick(&list, Qt::Key_Space);
+    settle();
+    ASSERT_TRUE(record());
+    EXPECT_EQ(record()->ticks.at(0).when, "2026-05-01 07:40");
+    EXPECT_EQ(stateOf(list.content().ticks, list.content().checks[0]), TickState::Ticked);
+    EXPECT_NE(cardText(*view().startingCard()).find("[x] 2026-05-01 07:40"), std::string::npos);
+    press(Qt::Key_N);
+    EXPECT_TRUE(record()->ticks.empty());
+    window->document().undoStack().undo();
+    EXPECT_EQ(record()->ticks.size(), 1U);
+    window->document().undoStack().undo();
+    EXPECT_TRUE(*window->document().value() == *before);
+    press(Qt::Key_N);
+    EXPECT_NE(said().find("Nothing of the starting point"), std::string::npos) << said();
+    press(Qt::Key_S);
+    EXPECT_EQ(list.content().checks, preroll);
 }
 
 TEST_F(BanksStep, AControlIsGivenAnotherFunction) {

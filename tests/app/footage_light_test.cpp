@@ -4,6 +4,7 @@
 #include "app/views/cadence/lamp_dialog.h"
 #include "app/views/cadence/lamp_row.h"
 #include "app/views/white/card_white_dialog.h"
+#include "app/views/white/chart_dialog.h"
 #include "app/views/white/white_view.h"
 #include "app/widgets/area_picker.h"
 #include "app/widgets/footage_picker.h"
@@ -11,6 +12,8 @@
 #include "core/facts/evaluate.h"
 #include "core/frame/surface.h"
 #include "io/codec/clip_make.h"
+#include "io/stills/still_file.h"
+#include "support/sample_chart.h"
 #include "support/temporary_folder.h"
 
 #include <QComboBox>
@@ -146,6 +149,52 @@ TEST_F(Footage, WhiteIsMeasuredAndTakenEitherWay) {
     EXPECT_TRUE(told(*broken).contains(QStringLiteral("no.mov"))) << told(*broken).toStdString();
     EXPECT_FALSE(broken->findChild<QPushButton*>(QStringLiteral("footage-take"))->isEnabled());
     broken->reject();
+}
+
+TEST_F(Footage, TheSensorIsFoundOnAChart) {
+    Random random(52);
+    choose("2A");
+    const Gamut sensor{{0.69, 0.31}, {0.22, 0.74}, {0.14, 0.05}, {0.34, 0.33}};
+    const ColourPoint light{Kelvin(4300), usualDuv(Kelvin(4300))};
+    const auto chart = sample::chart(6, 4, random);
+    const auto picture = file("chart.exr"), colours = file("chart.txt");
+    sample::spit(colours.toStdString(), sample::textOf(chart));
+    ASSERT_TRUE(io::writePicture(sample::pictureOf(chart, sample::seen(chart, sensor, light, 0.5)),
+                                 picture.toStdString(), false));
+    window->showView("white");
+    auto& view = window->view<WhiteView>();
+    view.setAskForChart([&] { return std::array{picture, colours}; });
+    view.setFocus();
+    QTest::keyClick(&view, Qt::Key_S);
+    auto* dialog = window->findChild<ChartDialog*>();
+    ASSERT_TRUE(dialog);
+    dialog->settle();
+    auto* take = dialog->findChild<QPushButton*>(QStringLiteral("footage-take"));
+    EXPECT_FALSE(take->isEnabled()) << "the place in the middle is not the chart";
+    auto& picker = dialog->footage().picker();
+    QTest::mousePress(&picker, Qt::LeftButton, {}, picker.placeOf(0.25, 0.25).toPoint());
+    QTest::mouseRelease(&picker, Qt::LeftButton, {}, picker.placeOf(0.75, 0.75).toPoint());
+    auto* lit = dialog->findChild<QLineEdit*>(QStringLiteral("chart-light"));
+    lit->setText(QStringLiteral("soon"));
+    emit lit->editingFinished();
+    EXPECT_FALSE(take->isEnabled());
+    lit->setText(QStringLiteral("4300K"));
+    emit lit->editingFinished();
+    dialog->settle();
+    EXPECT_TRUE(told(*dialog).contains(QStringLiteral("colours of the profile")))
+        << told(*dialog).toStdString();
+    dialog->findChild<QComboBox*>(QStringLiteral("chart-channels"))->setCurrentIndex(1);
+    dialog->settle();
+    ASSERT_TRUE(take->isEnabled()) << told(*dialog).toStdString();
+    ASSERT_EQ(picker.places().size(), 24U);
+    EXPECT_EQ(picker.places()[0].severity, Severity::Good);
+    const auto before = findCamera(window->document().shoot().kit, setup().camera)->primaries;
+    dialog->accept();
+    const auto& camera = *findCamera(window->document().shoot().kit, setup().camera);
+    ASSERT_TRUE(camera.primaries) << said();
+    EXPECT_NEAR(camera.primaries->green.y, 0.74, 0.004);
+    window->document().undoStack().undo();
+    EXPECT_EQ(findCamera(window->document().shoot().kit, setup().camera)->primaries, before);
 }
 
 } // namespace

@@ -1,4 +1,6 @@
 #include "cli/ran.h"
+#include "io/stills/still_file.h"
+#include "support/sample_chart.h"
 
 #include <gtest/gtest.h>
 
@@ -74,6 +76,43 @@ TEST(WhiteVerb, WrongEntriesSayWhatWasExpected) {
         const auto done = ran(row.args);
         EXPECT_EQ(done.code, 2) << row.says;
         EXPECT_NE(done.err.find(row.says), std::string::npos) << done.err;
+    }
+}
+
+TEST(SensorVerb, FindsAPlantedSensorInAPicture) {
+    Random random(51);
+    const TemporaryFolder folder;
+    const auto file = [&](const char* name) { return (folder / name).string(); };
+    const Gamut sensor{{0.69, 0.31}, {0.22, 0.74}, {0.14, 0.05}, {0.34, 0.33}};
+    const ColourPoint light{Kelvin(4300), usualDuv(Kelvin(4300))};
+    const auto chart = sample::chart(6, 4, random);
+    const auto seen = sample::seen(chart, sensor, light, 0.5);
+    spit(file("chart.txt"), sample::textOf(chart));
+    ASSERT_TRUE(io::writePicture(sample::pictureOf(chart, seen), file("chart.exr"), false));
+    std::vector<std::string> args = {
+        "sensor",          kShoot,    "--setup",         "2A",     "--picture",
+        file("chart.exr"), "--chart", file("chart.txt"), "--area", "0.25,0.25,0.5,0.5",
+        "--light",         "4300K",   "--json"};
+    EXPECT_NE(ran(args).err.find("--own"), std::string::npos) << "a profile has its own primaries";
+    args.emplace_back("--own");
+    const auto found = ran(args);
+    ASSERT_EQ(found.code, 0) << found.err;
+    const auto json = found.json();
+    EXPECT_NEAR(json["primaries"]["green"]["x"].get<double>(), 0.22, 0.003);
+    EXPECT_NEAR(json["primaries"]["green"]["y"].get<double>(), 0.74, 0.003);
+    EXPECT_LT(json["mean_difference"].get<double>(), 0.5);
+    EXPECT_TRUE(json["gains"].is_null());
+    EXPECT_EQ(json["patches"].size(), 24u);
+    args[9] = "0,0,1,1";
+    EXPECT_NE(ran(args).err.find("the place, columns and light of this chart"), std::string::npos);
+    args[9] = "0.25,0.25,0.5,0.5";
+    for (const char* text :
+         {"", "CGATS.17\nBEGIN_DATA\n", "CGATS.17\n.INCLUDE \"/etc/passwd\"\n"}) {
+        spit(file("chart.txt"), text);
+        const auto broken = ran(args);
+        EXPECT_NE(broken.code, 0);
+        EXPECT_NE(broken.err.find("CGATS text"), std::string::npos) << broken.err;
+        EXPECT_EQ(broken.err.find("root:"), std::string::npos);
     }
 }
 

@@ -161,8 +161,24 @@ void BankActions::tick(const Check& check) {
     if (!setup)
         return;
     Edit edit;
-    edit.setup = ticked(*setup, check, fromQt(m_clock()));
+    edit.setup = *setup;
+    edit.setup->ticks = ticked(setup->ticks, check, fromQt(m_clock()));
     m_document.edit(tr("Tick"), applied(m_document.shoot(), edit));
+}
+
+void BankActions::tickStart(const Check& check) {
+    changeRecord(tr("Tick"), [&](CameraRecord& record) {
+        record.ticks = ticked(std::move(record.ticks), check, fromQt(m_clock()));
+    });
+}
+
+void BankActions::beginStartAgain() {
+    const auto* camera = m_planner.camera();
+    const auto* record = camera ? findRecord(m_document.shoot(), camera->id) : nullptr;
+    if (!record || record->ticks.empty())
+        return emit told(tr("Nothing of the starting point is ticked."));
+    changeRecord(tr("Begin the starting point again"),
+                 [](CameraRecord& own) { own.ticks.clear(); });
 }
 
 void BankActions::beginNextTake() {
@@ -222,7 +238,7 @@ void BankActions::writeRecord(const QString& path) {
 }
 
 void BankActions::apply(const QString& name, const Edit& edit) {
-    m_document.edit(name, applied(m_document.shoot(), edit));
+    m_document.edit(name, applied(m_document.shoot(), stamped(edit, fromQt(m_clock()))));
 }
 
 void BankActions::accept(const QStringList& findings, const QString& reason) {

@@ -30,6 +30,9 @@ public:
     [[nodiscard]] QString plannedBank(std::size_t bank) const; ///< what it would be written as
     [[nodiscard]] QString plannedSettings() const;             ///< the same as the plan has it
     void tick(const Check& check);
+    /// The same of the starting point of a borrowed body, on the record of the camera.
+    void tickStart(const Check& check);
+    void beginStartAgain();
     void beginNextTake(); ///< what is ticked for one take is open again
     /// What a control does; none: as the plan says.
     void choose(std::size_t control, std::optional<Function> function);

@@ -26,7 +26,7 @@ std::vector<ValueRow> rowsOf(const Setup& setup, const std::vector<Check>& check
                                       [&](const ValueRow& row) { return row.name == group; });
         rows.push_back(
             {told ? QString() : group, toQt(reasonOf(check.text, translator())),
-             stateOf(setup, check) == TickState::Stale || check.id.starts_with("hand-")});
+             stateOf(setup.ticks, check) == TickState::Stale || check.id.starts_with("hand-")});
     };
     // The bank and the hand first; then what is still open.
     for (const auto& check : checks)
@@ -35,7 +35,7 @@ std::vector<ValueRow> rowsOf(const Setup& setup, const std::vector<Check>& check
     std::size_t left = 0;
     for (const auto& check : checks) {
         if (check.id == "recall" || check.id.starts_with("hand-") ||
-            stateOf(setup, check) == TickState::Ticked)
+            stateOf(setup.ticks, check) == TickState::Ticked)
             continue;
         if (rows.size() < kMostRows)
             add(check);

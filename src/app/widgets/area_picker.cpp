@@ -29,6 +29,11 @@ void AreaPicker::show(const QImage& picture) {
     update();
 }
 
+void AreaPicker::showPlaces(std::vector<MarkedPlace> places) {
+    m_places = std::move(places);
+    update();
+}
+
 QRectF AreaPicker::box() const {
     if (m_picture.isNull())
         return rect();
@@ -73,6 +78,24 @@ void AreaPicker::paintEvent(QPaintEvent*) {
     }
     painter.setRenderHint(QPainter::SmoothPixmapTransform);
     painter.drawImage(box(), m_picture);
+    painter.setFont(Style::font(TextRole::Secondary));
+    for (const auto& place : m_places) {
+        const QRectF box(
+            placeOf(place.area.x, place.area.y),
+            placeOf(place.area.x + place.area.width, place.area.y + place.area.height));
+        painter.setPen(QPen(t.deep, 3));
+        painter.drawRect(box);
+        painter.setPen(QPen(t.ink, 1.2));
+        painter.drawRect(box);
+        const QRectF under(box.center().x() - 60, box.bottom() + 1, 120, 14);
+        painter.setPen(t.deep);
+        painter.drawText(under.translated(1, 1), Qt::AlignHCenter | Qt::AlignTop, place.label);
+        painter.setPen(t.ink);
+        painter.drawText(under, Qt::AlignHCenter | Qt::AlignTop, place.label);
+        if (!place.label.isEmpty())
+            drawSeverity(painter, QRectF(box.center() - QPointF(7, 7), QSizeF(14, 14)),
+                         place.severity, false, t);
+    }
     const QRectF area(placeOf(m_area.x, m_area.y),
                       placeOf(m_area.x + m_area.width, m_area.y + m_area.height));
     painter.setPen(QPen(t.deep, 4));

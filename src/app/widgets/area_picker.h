@@ -2,11 +2,19 @@
 
 #include "app/style/style.h"
 #include "core/frame/image.h"
+#include "core/judgement/finding.h"
 
 #include <QImage>
 #include <QWidget>
 
 namespace bslate::app {
+
+/// A place that is shown besides the marked one, with how good it is.
+struct MarkedPlace {
+    PictureArea area;
+    QString label;
+    Severity severity = Severity::Note;
+};
 
 /// A picture on which the place is marked: a frame drawn with the mouse, or moved with the
 /// arrow keys and made larger or smaller with Shift and them.
@@ -17,6 +25,8 @@ public:
     explicit AreaPicker(const Style& style, QWidget* parent = nullptr);
 
     void show(const QImage& picture);
+    void showPlaces(std::vector<MarkedPlace> places);
+    [[nodiscard]] const std::vector<MarkedPlace>& places() const { return m_places; }
     [[nodiscard]] const PictureArea& area() const { return m_area; }
     /// Where a share of the picture is drawn.
     [[nodiscard]] QPointF placeOf(double x, double y) const;
@@ -44,6 +54,7 @@ private:
     const Style& m_style;
     QImage m_picture;
     PictureArea m_area{0.45, 0.45, 0.1, 0.1};
+    std::vector<MarkedPlace> m_places;
     QPointF m_from;
     bool m_drawing = false;
 };

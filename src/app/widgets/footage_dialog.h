@@ -35,10 +35,11 @@ protected:
     virtual void found(const ClipFacts& clip, const io::ReadRegion& region) = 0;
     [[nodiscard]] QFormLayout& form() { return *m_form; }
     void tell(const QString& words, bool takeable);
+    /// Reads what is marked; begun anew after every change of the place.
+    virtual void read();
+    [[nodiscard]] BackgroundJob& job() { return m_job; }
 
 private:
-    void read();
-
     QString m_clip;
     CodeRange m_range;
     FootagePicker* m_footage;

@@ -25,7 +25,17 @@ void askPreroll(PrerollOptions& o, OptionList& list) {
     either.text("--borrowed", o.borrowed, "camera id: how to start with somebody else's");
 }
 
-void write(const std::vector<Check>& checks, const Card& card, Output& output) {
+// When it was looked at; null for what was not, or has changed since.
+Json tickedAt(const std::vector<Tick>& ticks, const Check& check) {
+    if (stateOf(ticks, check) == TickState::Ticked)
+        for (const auto& tick : ticks)
+            if (tick.check == check.id)
+                return tick.when;
+    return nullptr;
+}
+
+void write(const std::vector<Check>& checks, const std::vector<Tick>& ticks, const Card& card,
+           Output& output) {
     if (!output.json) {
         output.text << cardText(card);
         return;
@@ -36,6 +46,7 @@ void write(const std::vector<Check>& checks, const Card& card, Output& output) {
                         {"text", reasonOf(check.text)},
                         {"reason", reasonOf(check.reason)},
                         {"where", check.where ? Json(reasonOf(*check.where)) : Json(nullptr)},
+                        {"ticked", tickedAt(ticks, check)},
                         {"fault", check.fails}});
     output.write(Json{{"checks", list}});
 }
@@ -48,7 +59,9 @@ Result<int> preroll(const PrerollOptions& options, Output& output) {
         const auto camera = cameraNamed(shoot->kit, options.file.path, options.borrowed);
         if (!camera)
             return camera.error();
-        write(startingPoint(*shoot, **camera), startingCardOf(*shoot, **camera), output);
+        const auto* record = findRecord(*shoot, (*camera)->id);
+        write(startingPoint(*shoot, **camera), record ? record->ticks : std::vector<Tick>{},
+              startingCardOf(*shoot, **camera), output);
         return 0;
     }
     const auto found = openedSetup(options.file, options.setup);
@@ -64,7 +77,7 @@ Result<int> preroll(const PrerollOptions& options, Output& output) {
     const auto day = dayOf(shoot, context->scene->day);
     const auto planned = planDay(shoot, day, {});
     const auto checks = prerollOf(shoot, setup, plan, now, day.takes.empty() ? nullptr : &planned);
-    write(checks, prerollCardOf(shoot, setup, checks), output);
+    write(checks, setup.ticks, prerollCardOf(shoot, setup, checks), output);
     return std::any_of(checks.begin(), checks.end(),
                        [](const Check& check) { return check.fails; });
 }

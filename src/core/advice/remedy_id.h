@@ -49,6 +49,8 @@ enum class RemedyId {
     NoBank,
     BestBanks,
     PutBack,
+    KeepClear,
+    WriteBank,
     SetWhite,
     WhiteBetween,
     WhiteAs,

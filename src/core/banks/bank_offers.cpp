@@ -1,5 +1,7 @@
 #include "core/banks/bank_offers.h"
 
+#include "core/banks/bank_record.h"
+
 #include <algorithm>
 
 namespace bslate::banks {
@@ -58,26 +60,106 @@ void offerMoves(const Case& now, const Findings& all, Finding& finding, int from
         }
 }
 
+// Kept with the words for it where the plan of the camera with this body cures the finding.
+template<class Facts>
+void tryBody(const Case& now, const Findings& all, Finding& finding, RemedyId id, Body body,
+             Facts factsOf) {
+    Edit edit;
+    edit.kit = now.shoot.kit;
+    for (auto& camera : edit.kit->cameras)
+        if (camera.id == now.camera.id)
+            camera.body = body;
+    const auto after = applied(now.shoot, edit);
+    const auto& camera = *findCamera(after.kit, now.camera.id);
+    const auto plan = planCamera(after, camera);
+    const auto then = caseOf(after, camera, plan, now.threads, now.formats);
+    if (cures(all, findingsOf(then), finding))
+        keep(finding, id, factsOf(plan.controls), std::move(edit), then.now.cost, now.now.cost);
+}
+
+std::optional<std::size_t> controlNamed(const Case& now, const std::string& label) {
+    for (std::size_t c = 0; c < now.camera.body.controls.size(); ++c)
+        if (now.camera.body.controls[c].label == label)
+            return c;
+    return std::nullopt;
+}
+
 void offerPutBack(const Case& now, const Findings& all, Finding& finding) {
-    for (std::size_t c = 0; c < now.camera.body.controls.size(); ++c) {
-        const auto& control = now.camera.body.controls[c];
-        if (control.label != finding.subject || !control.chosen)
+    const auto at = controlNamed(now, finding.subject);
+    if (!at || !now.camera.body.controls[*at].chosen)
+        return;
+    auto body = now.camera.body;
+    const auto& control = now.camera.body.controls[*at];
+    body.controls[*at].chosen.reset();
+    tryBody(now, all, finding, RemedyId::PutBack, std::move(body), [&](const ControlPlan&) {
+        return Facts{{"function", control.printed.value_or(*control.chosen)},
+                     {"control", control.label}};
+    });
+}
+
+// What each control beside does then, "zebra on M2": those of the body before are left out.
+ReasonList givenInstead(const Body& before, const Body& after) {
+    ReasonList list;
+    for (std::size_t c = 0; c < after.controls.size(); ++c)
+        if (after.controls[c].chosen != before.controls[c].chosen)
+            list.all.push_back(
+                {"function-on",
+                 {{"function", *after.controls[c].chosen}, {"control", after.controls[c].label}}});
+    return list;
+}
+
+void offerClear(const Case& now, const Findings& all, Finding& finding) {
+    const auto at = controlNamed(now, finding.subject);
+    auto body = at ? withClear(now.camera.body, now.plan.needs, *at) : std::nullopt;
+    if (!body)
+        return;
+    const auto given = givenInstead(now.camera.body, *body);
+    tryBody(now, all, finding, RemedyId::KeepClear, *std::move(body), [&](const ControlPlan&) {
+        return Facts{{"given", given}};
+    });
+}
+
+// Where nothing beside it can do something else: what is printed is overruled.
+void offerOverrule(const Case& now, const Findings& all, Finding& finding) {
+    const auto at = controlNamed(now, finding.subject);
+    if (!at || !finding.remedies.empty())
+        return;
+    const auto& takes = now.camera.body.controls[*at].takes;
+    for (const auto& need : now.plan.needs) {
+        if (std::find(takes.begin(), takes.end(), need.function) == takes.end() ||
+            need.function == Function::Erase || need.function == Function::Format)
             continue;
-        Edit edit;
-        edit.kit = now.shoot.kit;
-        for (auto& camera : edit.kit->cameras)
-            if (camera.id == now.camera.id)
-                camera.body.controls[c].chosen.reset();
-        const auto after = applied(now.shoot, edit);
-        const auto plan = planCamera(after, *findCamera(after.kit, now.camera.id));
-        const auto then =
-            caseOf(after, *findCamera(after.kit, now.camera.id), plan, now.threads, now.formats);
-        if (!cures(all, findingsOf(then), finding))
-            return;
-        const auto function = control.printed.value_or(*control.chosen);
-        keep(finding, RemedyId::PutBack, {{"function", function}, {"control", control.label}},
-             std::move(edit), then.now.cost, now.now.cost);
+        return tryBody(now, all, finding, RemedyId::KeepClear,
+                       withChosen(now.camera.body, now.plan.controls, *at, need.function),
+                       [&](const ControlPlan&) {
+                           return Facts{{"given", ReasonList{{{"function-on",
+                                                               {{"function", need.function},
+                                                                {"control", finding.subject}}}}}}};
+                       });
     }
+}
+
+// Written on the body now, as the plan has it, and noted.
+void offerWriting(const Case& now, const Findings& all, Finding& finding, std::size_t bank) {
+    CameraRecord record;
+    if (now.record)
+        record = *now.record;
+    record.id = now.camera.id;
+    Edit edit;
+    edit.record = withWritten(std::move(record), now.problem(), now.now, bank, {});
+    const auto after = applied(now.shoot, edit);
+    const auto then = caseOf(after, now.camera, now.plan, now.threads, now.formats);
+    if (!cures(all, findingsOf(then), finding))
+        return;
+    const auto& setup = now.setups()[*now.now.writtenAs[bank]];
+    const auto lines = bankLines(now.problem(), bank, *now.now.writtenAs[bank]).size();
+    const auto changes =
+        now.record ? changesOf(now.problem(), now.now, *now.record, bank).size() : 0;
+    Remedy remedy{
+        RemedyId::WriteBank, {{"bank", finding.subject}, {"setup", setup.number}}, std::move(edit)};
+    remedy.effect =
+        Reason{"write-effect", {{"count", static_cast<int>(changes == 0 ? lines : changes)}}};
+    finding.remedies.push_back(std::move(remedy));
 }
 
 int bankNamed(const Case& now, const std::string& label) {
@@ -112,9 +194,23 @@ void offerRemedies(const Case& now, const Findings& all, Finding& finding) {
     case FindingId::SettingSlips:
         tryThreads(now, all, finding, RemedyId::BestBanks, {}, now.plan.best.threads);
         break;
+    case FindingId::BankChanged:
+    case FindingId::BankUnwritten: {
+        const int bank = bankNamed(now, finding.subject);
+        offerWriting(now, all, finding, static_cast<std::size_t>(bank));
+        if (finding.id == FindingId::BankChanged)
+            tryThreads(now, all, finding, RemedyId::NoBank,
+                       {{"setups", now.setupsOf(static_cast<std::size_t>(bank))}},
+                       moved(now, bank, -1));
+        break;
+    }
     case FindingId::PrintedMoved:
+        offerPutBack(now, all, finding);
+        break;
     case FindingId::EraseNear:
         offerPutBack(now, all, finding);
+        offerClear(now, all, finding);
+        offerOverrule(now, all, finding);
         break;
     default:
         break;

@@ -155,6 +155,43 @@ Body withChosen(Body body, const ControlPlan& plan, std::size_t control,
     return body;
 }
 
+namespace {
+
+// The control beside one that a used function was given to; none where the place is clear.
+std::optional<std::size_t> usedBeside(const Body& body, const ControlPlan& plan,
+                                      std::size_t control) {
+    for (const auto& use : plan.uses)
+        if (use.control != control && use.function && use.need.weight() > 0 &&
+            !isDangerous(*use.function) &&
+            body.controls[use.control].place == body.controls[control].place)
+            return use.control;
+    return std::nullopt;
+}
+
+} // namespace
+
+std::optional<Body> withClear(Body body, const std::vector<FunctionNeed>& needs,
+                              std::size_t control) {
+    const auto idle = [&](Function function) {
+        return !isDangerous(function) &&
+               std::none_of(needs.begin(), needs.end(), [&](const FunctionNeed& need) {
+                   return need.function == function && need.weight() > 0;
+               });
+    };
+    for (;;) {
+        const auto beside = usedBeside(body, controlsOf(body, needs), control);
+        if (!beside)
+            return body;
+        auto& own = body.controls[*beside];
+        const auto other = std::find_if(own.takes.begin(), own.takes.end(), [&](Function one) {
+            return idle(one) && !chosenElsewhere(body, *beside, one);
+        });
+        if (other == own.takes.end())
+            return std::nullopt;
+        own.chosen = *other;
+    }
+}
+
 Seconds withoutPlace(Function function) {
     return function == Function::Iris ? kByDial : function == Function::Nd ? kByButton : kByMenu;
 }

@@ -49,6 +49,12 @@ struct ControlPlan {
 [[nodiscard]] Body withChosen(Body body, const ControlPlan& plan, std::size_t control,
                               std::optional<Function> function);
 
+/// The body with every function in use taken off the controls beside one, at the same place: what
+/// nobody needs here is chosen for them, so that the plan puts the used ones elsewhere. None where
+/// one of them takes nothing else.
+[[nodiscard]] std::optional<Body> withClear(Body body, const std::vector<FunctionNeed>& needs,
+                                            std::size_t control);
+
 /// To change a setting by a practised hand (common practice, no source): a dial, ring or lever 1 s,
 /// a button, touch or quick menu 3 s, a menu page 10 s, a region that restarts the body 20 s.
 inline constexpr Seconds kByDial{1}, kByButton{3}, kByMenu{10}, kByRestart{20};

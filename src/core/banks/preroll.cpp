@@ -381,23 +381,23 @@ Setup forNextTake(Setup setup) {
     return setup;
 }
 
-TickState stateOf(const Setup& setup, const Check& check) {
+TickState stateOf(const std::vector<Tick>& ticks, const Check& check) {
     if (check.fails)
         return TickState::Failing;
-    for (const auto& tick : setup.ticks)
+    for (const auto& tick : ticks)
         if (tick.check == check.id)
             return tick.about == check.about ? TickState::Ticked : TickState::Stale;
     return TickState::Open;
 }
 
-Setup ticked(Setup setup, const Check& check, std::string when) {
+std::vector<Tick> ticked(std::vector<Tick> ticks, const Check& check, std::string when) {
     if (check.fails)
-        return setup;
-    const bool fresh = stateOf(setup, check) == TickState::Ticked;
-    std::erase_if(setup.ticks, [&](const Tick& tick) { return tick.check == check.id; });
+        return ticks;
+    const bool fresh = stateOf(ticks, check) == TickState::Ticked;
+    std::erase_if(ticks, [&](const Tick& tick) { return tick.check == check.id; });
     if (!fresh)
-        setup.ticks.push_back({check.id, check.about, std::move(when)});
-    return setup;
+        ticks.push_back({check.id, check.about, std::move(when)});
+    return ticks;
 }
 
 } // namespace bslate

@@ -32,9 +32,10 @@ enum class TickState {
     Stale,  ///< it was ticked for another value
     Failing ///< what is asked is not there, ticked or not
 };
-[[nodiscard]] TickState stateOf(const Setup& setup, const Check& check);
-/// The setup with a check ticked at a moment, or not any more when its tick is fresh.
-[[nodiscard]] Setup ticked(Setup setup, const Check& check, std::string when);
+[[nodiscard]] TickState stateOf(const std::vector<Tick>& ticks, const Check& check);
+/// The ticks with a check ticked at a moment, or not any more when its tick is fresh.
+[[nodiscard]] std::vector<Tick> ticked(std::vector<Tick> ticks, const Check& check,
+                                       std::string when);
 
 /// Where a function is turned, in words of the body.
 [[nodiscard]] Reason whereOf(const Body& body, const Reach& reach);

@@ -1,8 +1,14 @@
 #include "core/kit/camera_colour.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace bslate {
+namespace {
+
+constexpr double kOnLocus = 0.003;
+
+} // namespace
 
 CameraColour::CameraColour(const Camera& camera)
     : m_matrix(xyzToRgb(camera.primaries.value_or(genericPrimaries())))
@@ -31,6 +37,21 @@ PerChannel CameraColour::gains(ColourPoint light) const {
     for (std::size_t c = 0; c < result.size(); ++c)
         result[c] += low.second[c] * (1 - share) + high.second[c] * share;
     return result;
+}
+
+Camera withSensor(Camera camera, const SensorFit& fit, ColourPoint light, bool tellsGains) {
+    camera.primaries = rounded(fit.primaries);
+    if (!tellsGains || std::abs((light.duv - usualDuv(light.cct)).value()) > kOnLocus)
+        return camera;
+    const auto hundredths = [](Stops stops) {
+        return Stops(std::round(stops.value() * 100) / 100);
+    };
+    const FoundGains found{Kelvin(std::round(light.cct.value())), hundredths(fit.gains[0]),
+                           hundredths(fit.gains[2])};
+    std::erase_if(camera.whiteGains,
+                  [&](const FoundGains& known) { return known.kelvin == found.kelvin; });
+    camera.whiteGains.push_back(found);
+    return camera;
 }
 
 } // namespace bslate

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/kit/camera.h"
+#include "core/light/colour_chart.h"
 #include "core/light/white_gains.h"
 
 namespace bslate {
@@ -24,5 +25,11 @@ private:
     std::vector<std::pair<Mired, PerChannel>> m_off; ///< ascending
     bool m_generic = true;
 };
+
+/// The camera with the primaries of a sensor that was found, in ten thousandths; and, of channels
+/// that came without gains, those of its light, whole kelvin, in place of others at that white. A
+/// light more than 0.003 Duv off the usual gives none: gains are told by kelvin alone.
+[[nodiscard]] Camera withSensor(Camera camera, const SensorFit& fit, ColourPoint light,
+                                bool tellsGains);
 
 } // namespace bslate

@@ -52,7 +52,7 @@ void addWritten(CameraRecord& record, WrittenBank written) {
         *known = std::move(written);
         return;
     }
-    if (known->when < written.when)
+    if (written.when.empty() || known->when < written.when)
         std::swap(*known, written);
     const auto at = std::upper_bound(
         record.earlier.begin(), record.earlier.end(), written,

@@ -4,6 +4,7 @@
 #include "core/base/extra_keys.h"
 #include "core/base/result.h"
 #include "core/shoot/day.h"
+#include "core/shoot/handling.h"
 
 #include <string>
 #include <string_view>
@@ -41,6 +42,7 @@ struct CameraRecord {
     std::vector<WrittenBank> earlier; ///< every writing before that, oldest first
     std::vector<RecordLine> settings; ///< everything outside of the banks
     std::vector<Acceptance> accepted; ///< findings on the banks taken on purpose
+    std::vector<Tick> ticks;          ///< of its starting point, while it is somebody else's
     ExtraKeys extra;
     BSLATE_COMPILED_ONCE(CameraRecord);
 };
@@ -48,7 +50,7 @@ struct CameraRecord {
 [[nodiscard]] const WrittenBank* findWritten(const CameraRecord& record, std::string_view label);
 
 /// One more writing: the last of its bank, and the one before it is kept. One with the moment of
-/// the last stands in its place.
+/// the last stands in its place; one without a moment is not carried out yet, and later than all.
 void addWritten(CameraRecord& record, WrittenBank written);
 
 /// What a line says of a setting; null when it says nothing.

@@ -35,6 +35,15 @@ Revision revisionOf(const Shoot& shoot, const Edit& edit) {
         revision.plan.put.push_back(*edit.day);
         revision.plan.order = orderWith(shoot, edit.day->number);
     }
+    if (edit.record) {
+        revision.records.put.push_back(*edit.record);
+        if (!findRecord(shoot, edit.record->id)) {
+            revision.records.order.emplace();
+            for (const auto& known : shoot.records)
+                revision.records.order->push_back(known.id);
+            revision.records.order->push_back(edit.record->id);
+        }
+    }
     if (edit.kit) {
         revision.kit = *edit.kit;
         if (shoot.kitFile) {
@@ -43,6 +52,14 @@ Revision revisionOf(const Shoot& shoot, const Edit& edit) {
         }
     }
     return revision;
+}
+
+Edit stamped(Edit edit, const std::string& when) {
+    if (edit.record)
+        for (auto& written : edit.record->banks)
+            if (written.when.empty())
+                written.when = when;
+    return edit;
 }
 
 Shoot applied(const Shoot& shoot, const Edit& edit) {

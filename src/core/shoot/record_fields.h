@@ -47,7 +47,9 @@ struct Described<CameraRecord> {
                form::List{form::Object<RecordLine>{}, kMostRecordLines, "settings of a body"},
                "Settings", "everything else"),
         spared("accepted", &CameraRecord::accepted, form::List{form::Object<Acceptance>{}},
-               "Accepted", "findings on the banks taken on purpose")};
+               "Accepted", "findings on the banks taken on purpose"),
+        spared("ticks", &CameraRecord::ticks, form::List{form::Object<Tick>{}}, "Ticks",
+               "of the starting point of a borrowed body")};
     static std::optional<FieldFault> check(const CameraRecord& record) {
         if (!record.when.empty() && !isMoment(record.when))
             return FieldFault{"when", record.when, "a moment such as 2026-05-01 07:40"};

@@ -129,6 +129,13 @@ std::optional<Gamut> gamutOf(const Matrix3& m) {
     return isValid(gamut) ? std::optional(gamut) : std::nullopt;
 }
 
+Gamut rounded(const Gamut& gamut) {
+    const auto near = [](Chromaticity c) {
+        return Chromaticity{std::round(c.x * 1e4) / 1e4, std::round(c.y * 1e4) / 1e4};
+    };
+    return {near(gamut.red), near(gamut.green), near(gamut.blue), near(gamut.white)};
+}
+
 UniformChromaticity uniform(Chromaticity c) {
     const double sum = -2 * c.x + 12 * c.y + 3;
     return {4 * c.x / sum, 9 * c.y / sum};

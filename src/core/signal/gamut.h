@@ -53,6 +53,9 @@ using Matrix3 = std::array<std::array<double, 3>, 3>;
 /// singular or its primaries and white have no chromaticity.
 [[nodiscard]] std::optional<Gamut> gamutOf(const Matrix3& rgbToXyz);
 
+/// To ten thousandths, as standards print them.
+[[nodiscard]] Gamut rounded(const Gamut& gamut);
+
 /// CIE 1976 uniform chromaticity: `u' = 4x / (-2x + 12y + 3)`, `v' = 9y / (-2x + 12y + 3)`
 /// (CIE 15:2004 clause 8.2.1).
 struct UniformChromaticity {

@@ -21,6 +21,14 @@ std::string lineName(const std::string& setting, const Translator& translate) {
     return known ? nameOf(*known, translate) : setting;
 }
 
+// A box to tick, or when it was: the moment from a place on, 11 for the hour alone.
+std::string tickBox(const std::vector<Tick>& ticks, const Check& check, std::size_t from) {
+    for (const auto& tick : ticks)
+        if (tick.check == check.id && tick.about == check.about)
+            return "[x] " + tick.when.substr(std::min(tick.when.size(), from));
+    return "[ ]";
+}
+
 std::vector<std::string> rowsOf(const std::vector<RecordLine>& lines, const Translator& translate) {
     std::vector<std::string> rows;
     rows.reserve(lines.size());
@@ -172,11 +180,8 @@ Card prerollCardOf(const Shoot& shoot, const Setup& setup, const std::vector<Che
     card.place = shoot.title + " \u00b7 " + reasonOf(takeAhead(shoot, setup), translate);
     CardList list{cardWord(translate, "In this order"), {}};
     for (const auto& check : checks) {
-        std::string box = "[ ]";
-        for (const auto& tick : setup.ticks)
-            if (tick.check == check.id && tick.about == check.about)
-                box = "[x] " + tick.when.substr(std::min<std::size_t>(tick.when.size(), 11));
-        list.lines.push_back(box + "\t" + reasonOf(check.text, translate) + "\t" +
+        list.lines.push_back(tickBox(setup.ticks, check, 11) + "\t" +
+                             reasonOf(check.text, translate) + "\t" +
                              (check.where ? reasonOf(*check.where, translate) : std::string()) +
                              "\t" + reasonOf(check.reason, translate));
     }
@@ -190,8 +195,10 @@ Card startingCardOf(const Shoot& shoot, const Camera& camera, const Translator& 
     card.place = shoot.title;
     CardList list{cardWord(translate, "For a body that comes from somebody else"), {}};
     std::string last;
+    const auto* record = findRecord(shoot, camera.id);
+    const auto ticks = record ? record->ticks : std::vector<Tick>{};
     for (const auto& check : startingPoint(shoot, camera)) {
-        auto line = "[ ]\t" + reasonOf(check.text, translate);
+        auto line = tickBox(ticks, check, 0) + "\t" + reasonOf(check.text, translate);
         if (check.where)
             line += " (" + reasonOf(*check.where, translate) + ")";
         const auto why = reasonOf(check.reason, translate);

@@ -59,6 +59,8 @@ constexpr std::array kRemedies = {
     RemedyWords{RemedyId::NoBank, "no-bank", "{setups} by hand, no bank"},
     RemedyWords{RemedyId::BestBanks, "best-banks", "The banks that cost least"},
     RemedyWords{RemedyId::PutBack, "put-back", "{function} back on {control}"},
+    RemedyWords{RemedyId::KeepClear, "keep-clear", "{,given}"},
+    RemedyWords{RemedyId::WriteBank, "write-bank", "Write bank {bank} as {setup} and note it"},
     RemedyWords{RemedyId::SetWhite, "set-white", "White {white}"},
     RemedyWords{RemedyId::WhiteBetween, "white-between", "White between, {white}"},
     RemedyWords{RemedyId::WhiteAs, "white-as", "White {white}, as {setup}"},

@@ -148,6 +148,8 @@ constexpr Sentence kHands[] = {
     {"control-between", "needed {between:time|times} between takes"},
     {"control-inside", "needed inside {inside:take|takes}, {between:time|times} between"},
     {"card-hand-cost", "{cost} by hand over the days"},
+    {"function-on", "{function} on {control}"},
+    {"write-effect", "{count:setting|settings} to set on the body"},
     {"banks-effect", "{cost} by hand instead of {was}"},
     {"where-quick", "quick menu"},
     {"where-own", "own menu, page {page}"},

@@ -112,7 +112,14 @@ TEST(BanksVerdict, LockedChangedAndUnwrittenBanks) {
     expectCured(shoot, *locked);
     shoot.setups[0].bank = 2;
     findings = judged(shoot);
-    EXPECT_TRUE(found(findings, FindingId::BankUnwritten));
+    const auto* unwritten = found(findings, FindingId::BankUnwritten);
+    ASSERT_TRUE(unwritten);
+    expectCured(shoot, *unwritten);
+    const auto& remedy = unwritten->remedies.at(0);
+    EXPECT_EQ(titleOf(remedy), "Write bank 2 as 2A and note it");
+    const auto noted = applied(shoot, stamped(remedy.edit, "2026-05-01 07:40")).records.at(0);
+    EXPECT_EQ(findWritten(noted, "2")->when, "2026-05-01 07:40");
+    EXPECT_EQ(findWritten(noted, "2")->setup, shoot.setups[0].id);
     CameraRecord record;
     record.id = shoot.kit.cameras[0].id;
     record.banks = {{"2", "2026-05-01 07:40", "s", {{"white", "3200 K"}}, {}}};
@@ -127,6 +134,11 @@ TEST(BanksVerdict, LockedChangedAndUnwrittenBanks) {
                "Written 2026-05-01 07:40; now white 5600 K was 3200 K. Write it again, or set them "
                "after recall.");
     EXPECT_FALSE(found(findings, FindingId::BankUnwritten));
+    const auto* changed = found(findings, FindingId::BankChanged);
+    expectCured(shoot, *changed);
+    EXPECT_EQ(effectOf(changed->remedies.at(0)), "1 setting to set on the body");
+    const auto again = applied(shoot, stamped(changed->remedies[0].edit, "2026-05-02 06:00"));
+    EXPECT_EQ(again.records.at(0).earlier.at(0), record.banks[0]) << "the writing before is kept";
     // Taken on purpose it stays, and is no caution any more.
     shoot.records[0].accepted = {{"bank-changed:2", "written by its owner tonight", {}}};
     findings = judged(shoot);
@@ -165,7 +177,23 @@ TEST(BanksVerdict, WhatSlipsAndWhatIsUnderTheHand) {
     expectCured(shoot, *moved);
     expectSaid(found(findings, FindingId::EraseNear), "Within reach: erase",
                "Bin sits beside Wheel, used for iris.");
+    // Erase is printed there and stays: what is used beside it goes where the hand is safe, or the
+    // erase button does something else.
+    body.controls[0].takes.push_back(Function::Peaking);
+    body.controls.push_back(
+        {"Far", ControlPlace::Left, ControlKind::Dial, {}, {Function::Iris}, {}, false, {}});
+    auto near = judged(shoot);
+    expectCured(shoot, *found(near, FindingId::EraseNear));
+    EXPECT_EQ(titleOf(found(near, FindingId::EraseNear)->remedies.at(0)), "peaking on Wheel");
+    body.controls[0].takes = {Function::Iris};
+    body.controls[0].printed.reset();
+    EXPECT_TRUE(found(judged(shoot), FindingId::EraseNear)->remedies.empty());
+    body.controls[1].takes = {Function::Zebra};
+    near = judged(shoot);
+    expectCured(shoot, *found(near, FindingId::EraseNear));
+    EXPECT_EQ(titleOf(found(near, FindingId::EraseNear)->remedies.at(0)), "zebra on Bin");
     body.controls[1].place = ControlPlace::Left;
+    body.controls.pop_back();
     EXPECT_FALSE(found(judged(shoot), FindingId::EraseNear));
 }
 

@@ -138,12 +138,12 @@ TEST(Preroll, WhatIsForOneTakeBeginsAgainWithTheNext) {
     auto& setup = shoot.setups[0];
     const auto tick = [&] {
         for (const auto& one : checksOf(shoot))
-            if (stateOf(setup, one) != TickState::Ticked)
-                setup = ticked(setup, one, "2026-05-01 07:40");
+            if (stateOf(setup.ticks, one) != TickState::Ticked)
+                setup.ticks = ticked(setup.ticks, one, "2026-05-01 07:40");
     };
     const auto stateNow = [&](std::string_view id) {
         const auto checks = checksOf(shoot);
-        return stateOf(setup, *check(checks, id));
+        return stateOf(setup.ticks, *check(checks, id));
     };
     tick();
     EXPECT_EQ(reasonOf(takeAhead(shoot, setup)), "day 1");
@@ -189,7 +189,7 @@ TEST(Preroll, ABankOnAFormattedCardIsWrittenAnew) {
     EXPECT_TRUE(check(checksOf(shoot, 1), "bank-gone")) << "it was written the evening before";
     for (const auto& one : checksOf(shoot, 1))
         if (one.id == kCardPrepared)
-            later = ticked(later, one, "2026-05-02 06:10");
+            later.ticks = ticked(later.ticks, one, "2026-05-02 06:10");
     EXPECT_TRUE(check(checksOf(shoot, 1), "bank-gone"));
     shoot.records[0] = withWritten(shoot.records[0], plan.problem, now, 1, "2026-05-02 06:20");
     EXPECT_FALSE(check(checksOf(shoot, 1), "bank-gone"));
@@ -258,19 +258,19 @@ TEST(Preroll, ATickGoesStaleWhenItsValueChanges) {
     Shoot shoot = sample::bankShoot({sample::bank("1")});
     shoot.setups[0].bank = 1;
     const auto iris = *check(checksOf(shoot), "hand-iris");
-    EXPECT_EQ(stateOf(shoot.setups[0], iris), TickState::Open);
-    shoot.setups[0] = ticked(shoot.setups[0], iris, "2026-05-01 07:40");
-    EXPECT_EQ(stateOf(shoot.setups[0], iris), TickState::Ticked);
+    EXPECT_EQ(stateOf(shoot.setups[0].ticks, iris), TickState::Open);
+    shoot.setups[0].ticks = ticked(shoot.setups[0].ticks, iris, "2026-05-01 07:40");
+    EXPECT_EQ(stateOf(shoot.setups[0].ticks, iris), TickState::Ticked);
     shoot.setups[0].iris = TStop(5.6);
     const auto other = *check(checksOf(shoot), "hand-iris");
-    EXPECT_EQ(stateOf(shoot.setups[0], other), TickState::Stale);
+    EXPECT_EQ(stateOf(shoot.setups[0].ticks, other), TickState::Stale);
     const auto text = cardText(prerollCardOf(shoot, shoot.setups[0], checksOf(shoot)));
     EXPECT_EQ(text.find("[x]"), std::string::npos) << text;
-    shoot.setups[0] = ticked(shoot.setups[0], other, "2026-05-01 08:05");
+    shoot.setups[0].ticks = ticked(shoot.setups[0].ticks, other, "2026-05-01 08:05");
     ASSERT_EQ(shoot.setups[0].ticks.size(), 1u) << "one tick a check";
     EXPECT_NE(cardText(prerollCardOf(shoot, shoot.setups[0], checksOf(shoot))).find("[x] 08:05"),
               std::string::npos);
-    shoot.setups[0] = ticked(shoot.setups[0], other, "2026-05-01 08:06");
+    shoot.setups[0].ticks = ticked(shoot.setups[0].ticks, other, "2026-05-01 08:06");
     EXPECT_TRUE(shoot.setups[0].ticks.empty()) << "ticked again: taken back";
 }
 

@@ -48,7 +48,8 @@ BanksView::BanksView(BankActions& actions, const Style& style, QWidget* parent)
                            [](const QString&) { return std::optional<QString>(); }))
     , m_board(new BankBoard(actions.planner(), actions.document(), style))
     , m_plates(new ControlPlates(actions.planner(), style))
-    , m_preroll(new PrerollList(actions.planner(), actions.document(), style))
+    , m_checks(new CheckList(style))
+    , m_borrowed(new QPushButton(tr("Borrowed body (S)")))
     , m_scroll(new QScrollArea) {
     setObjectName(QStringLiteral("banks-view"));
     setAccessibleName(tr("Banks"));
@@ -67,6 +68,8 @@ std::span<const KeyLine> BanksView::keys() const {
                         "Help", "bank written into the camera, note other settings, what differs")},
         {"Tab to controls and checks; Return, Space, N",
          QT_TRANSLATE_NOOP("Help", "choose a function, tick, begin again for the next take")},
+        {"S",
+         QT_TRANSLATE_NOOP("Help", "the list for a borrowed body in the place of the pre-roll")},
         {"P, C, K, PgUp, PgDn",
          QT_TRANSLATE_NOOP("Help", "pre-roll, controls and banks as cards, other camera")}};
     return kKeys;
@@ -112,7 +115,7 @@ void BanksView::layOut() {
     column->addWidget(m_scroll, 20);
     column->addWidget(secondaryLabel(
         tr("\u25c2 \u25b8 setup   \u25b4 \u25be bank   Return put it there   B best   W written   "
-           "E note settings   D differs   Space tick   N next take   P print")));
+           "E note settings   D differs   Space tick   N again   S borrowed")));
     auto* more = new MoreButton("banks-more");
     more->setMinimumWidth(64);
     head->addWidget(more);
@@ -125,6 +128,12 @@ void BanksView::layOutLower() {
     controls->addWidget(secondaryLabel(
         tr("what this plan turns most, nearest to the hand; nothing printed is moved")));
     controls->addStretch(1);
+    m_borrowed->setObjectName(QStringLiteral("banks-borrowed"));
+    m_borrowed->setCheckable(true);
+    m_borrowed->setToolTip(tr("How to start with a body that is somebody else's"));
+    auto* checks = new QHBoxLayout;
+    checks->addWidget(m_prerollHead, 1);
+    checks->addWidget(m_borrowed);
     auto* lower = new QWidget;
     auto* inside = new QVBoxLayout(lower);
     inside->setContentsMargins(0, 0, 0, 0);
@@ -132,8 +141,8 @@ void BanksView::layOutLower() {
     inside->addLayout(controls);
     inside->addWidget(m_plates);
     inside->addSpacing(6);
-    inside->addWidget(m_prerollHead);
-    inside->addWidget(m_preroll);
+    inside->addLayout(checks);
+    inside->addWidget(m_checks);
     inside->addStretch(1);
     m_scroll->setWidget(lower);
     m_scroll->setWidgetResizable(true);
@@ -158,8 +167,7 @@ void BanksView::addMore(MoreButton& more) {
     more.entry(tr("&Banks as a card\u2026\tK"), "banks-card", sheet("bank-card"));
     more.entry(tr("&Controls as a card\u2026\tC"), "banks-controls", sheet("control-card"));
     more.entry(tr("&Pre-roll as a card\u2026\tP"), "banks-preroll", sheet("preroll-card"));
-    more.entry(tr("N&ext take: begin again\tN"), "banks-next-take",
-               [this] { m_actions.beginNextTake(); });
+    more.entry(tr("Begin the ch&ecks again\tN"), "banks-next-take", [this] { beginAgain(); });
     more.entry(tr("A &known starting point\u2026"), "banks-starting", sheet("starting-card"));
     more.menu()->addSeparator();
     more.entry(tr("What &differs\u2026\tD"), "banks-differs", sheet("record-card"));
@@ -185,15 +193,10 @@ void BanksView::wire() {
         m_actions.document().select(id);
     });
     connect(m_board, &BankBoard::dropped, this, &BanksView::putTarget);
-    connect(m_preroll, &PrerollList::ticked, this, [this](int check) {
-        const auto& checks = m_actions.planner().checks();
-        if (check < static_cast<int>(checks.size())) {
-            const auto own = checks[static_cast<std::size_t>(check)]; // a tick makes them anew
-            m_actions.tick(own);
-        }
-    });
-    connect(m_preroll, &PrerollList::currentAt, this, [this](QRect row) {
-        const auto at = m_preroll->mapTo(m_scroll->widget(), row.center());
+    connect(m_borrowed, &QPushButton::toggled, this, &BanksView::refreshChecks);
+    connect(m_checks, &CheckList::ticked, this, &BanksView::tick);
+    connect(m_checks, &CheckList::currentAt, this, [this](QRect row) {
+        const auto at = m_checks->mapTo(m_scroll->widget(), row.center());
         m_scroll->ensureVisible(at.x(), at.y(), 20, 30);
     });
     connect(m_plates, &ControlPlates::asked, this, [this](int control) {
@@ -290,23 +293,9 @@ void BanksView::refresh() {
     const int bank = chosen ? planner.threads()[*chosen] : -1;
     m_bank->showValue(bank < 0 ? QString()
                                : toQt(problem.banks[static_cast<std::size_t>(bank)].label));
-    m_prerollHead->setText(prerollHeading());
     m_board->refresh();
     m_plates->refresh();
-    m_preroll->refresh();
-    fitLower();
-}
-
-QString BanksView::prerollHeading() const {
-    const auto& planner = m_actions.planner();
-    const auto chosen = planner.selected();
-    const auto& shoot = m_actions.document().shoot();
-    const auto* setup =
-        chosen ? findSetup(shoot, planner.plan().problem.work.setups[*chosen].id) : nullptr;
-    return setup ? tr("Pre-roll of %1 \u00b7 %2")
-                       .arg(toQt(setup->number),
-                            toQt(reasonOf(takeAhead(shoot, *setup), translator())))
-                 : tr("Pre-roll");
+    refreshChecks();
 }
 
 void BanksView::fitLower() {
@@ -400,9 +389,11 @@ void BanksView::keyPressEvent(QKeyEvent* event) {
     case Qt::Key_K:
         return sheet("bank-card");
     case Qt::Key_N:
-        return m_actions.beginNextTake();
+        return beginAgain();
+    case Qt::Key_S:
+        return m_borrowed->toggle();
     case Qt::Key_Space:
-        m_preroll->setFocus();
+        m_checks->setFocus();
         return;
     case Qt::Key_F2:
         m_bank->setFocus();

@@ -3,14 +3,15 @@
 #include "app/document/bank_actions.h"
 #include "app/style/style.h"
 #include "app/views/banks/bank_board.h"
+#include "app/views/banks/check_list.h"
 #include "app/views/banks/control_plates.h"
-#include "app/views/banks/preroll_list.h"
 #include "app/views/step_view.h"
 #include "app/widgets/quantity_edit.h"
 #include "core/words/card_text.h"
 
 class QLabel;
 class QMenu;
+class QPushButton;
 class QScrollArea;
 
 namespace bslate::app {
@@ -30,7 +31,7 @@ public:
 
     [[nodiscard]] BankBoard& board() { return *m_board; }
     [[nodiscard]] ControlPlates& plates() { return *m_plates; }
-    [[nodiscard]] PrerollList& preroll() { return *m_preroll; }
+    [[nodiscard]] CheckList& checks() { return *m_checks; }
 
     /// The cards of the camera in view, and of the chosen setup; none when there is nothing to say.
     [[nodiscard]] std::optional<Card> bankCard() const;
@@ -62,7 +63,11 @@ private:
     void stepCamera(int by);
     void putTarget(int bank);
     [[nodiscard]] QString costLine() const;
+    void refreshChecks();
+    void tick(int check);
+    void beginAgain();
     [[nodiscard]] QString prerollHeading() const; ///< with the take it is for
+    [[nodiscard]] QString startHeading() const;   ///< with how much of it is done
     [[nodiscard]] QString schoolLine() const;
 
     BankActions& m_actions;
@@ -71,7 +76,9 @@ private:
     QuantityEdit* m_bank;
     BankBoard* m_board;
     ControlPlates* m_plates;
-    PrerollList* m_preroll;
+    CheckList* m_checks;
+    QPushButton* m_borrowed; ///< whether the starting point stands in the place of the pre-roll
+    QString m_listed;        ///< what the checks are of
     QScrollArea* m_scroll;
 };
 

@@ -127,6 +127,10 @@ void CameraSheet::buildBody(QFormLayout& form) {
     form.addRow(tr("Sh&utter"), m_shutter);
     m_white = line(form, tr("&White dial"), "camera-white",
                    tr("100, or 50 2500-10000 tint 0.0013 to 9 M/G"));
+    m_primaries = line(form, tr("Primaries"), "camera-primaries",
+                       tr("R 0.69 0.31 G 0.2 0.76 B 0.14 0.05; empty: unknown"));
+    m_gains =
+        line(form, tr("Gains found"), "camera-gains", tr("3200 K R 0.6 B 2; 5600 K R 1.1 B 0.7"));
     m_zebra = line(form, tr("&Zebra step, %"), "camera-zebra", QStringLiteral("5"));
     m_tap->addItems({tr("on the recorded signal"), tr("on the viewing LUT")});
     form.addRow(tr("measured"), m_tap);
@@ -190,6 +194,8 @@ void CameraSheet::fill() {
     m_clip->setText(text.clip);
     m_range->setText(text.range);
     m_white->setText(text.white);
+    m_primaries->setText(text.primaries);
+    m_gains->setText(text.gains);
     m_zebra->setText(text.zebra);
     m_slots->setText(text.cardSlots);
     m_banks->setText(text.banks);
@@ -220,11 +226,11 @@ void CameraSheet::fill() {
 }
 
 Result<Camera> CameraSheet::typedBody() const {
-    CameraText text{m_name->text(),    m_sensor->text(),         m_readout->text(),
-                    m_fastest->text(), m_bases->text(),          m_clip->text(),
-                    m_range->text(),   m_white->text(),          m_zebra->text(),
-                    m_slots->text(),   m_banks->text(),          m_draw->text(),
-                    m_buffer->text(),  m_shutter->currentIndex()};
+    CameraText text{
+        m_name->text(),      m_sensor->text(), m_readout->text(), m_fastest->text(),
+        m_bases->text(),     m_clip->text(),   m_range->text(),   m_white->text(),
+        m_primaries->text(), m_gains->text(),  m_zebra->text(),   m_slots->text(),
+        m_banks->text(),     m_draw->text(),   m_buffer->text(),  m_shutter->currentIndex()};
     auto camera = cameraFrom(m_camera, text);
     if (!camera)
         return camera;

@@ -50,7 +50,7 @@ private:
     const Kit& m_kit;
     Camera m_camera;
     QLineEdit *m_name, *m_sensor, *m_readout, *m_fastest, *m_bases, *m_clip, *m_range;
-    QLineEdit *m_slots, *m_white, *m_zebra, *m_banks, *m_draw, *m_buffer;
+    QLineEdit *m_slots, *m_white, *m_primaries, *m_gains, *m_zebra, *m_banks, *m_draw, *m_buffer;
     QComboBox *m_shutter, *m_tap;
     QListWidget* m_profiles;
     QPlainTextEdit *m_modes, *m_rules, *m_body;

@@ -2,6 +2,7 @@
 
 #include "app/document/text.h"
 #include "core/kit/camera_answer.h"
+#include "core/kit/sensor_line.h"
 #include "core/kit/white_dial_line.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
@@ -101,6 +102,8 @@ CameraText textOf(const Camera& camera) {
     if (const auto& fastest = camera.areas.front().fastest)
         text.fastest = toQt(print(*fastest));
     text.white = toQt(spell(camera.white));
+    text.primaries = toQt(spell(camera.primaries));
+    text.gains = toQt(spell(camera.whiteGains));
     text.banks = QString::number(camera.banks.internal);
     if (camera.banks.onCard > 0)
         text.banks += QStringLiteral("+%1").arg(camera.banks.onCard);
@@ -125,6 +128,8 @@ Result<Camera> cameraFrom(const Camera& before, const CameraText& text) {
         camera.areas.front().fastest =
             fields.parsed(tr("Fastest full scan"), text.fastest, parseFrameRate);
     camera.white = fields.parsed(tr("White dial"), text.white, parseWhiteDial);
+    camera.primaries = fields.parsed(tr("Primaries"), text.primaries, parsePrimaries);
+    camera.whiteGains = fields.parsed(tr("Gains found"), text.gains, parseGains);
     const auto banks = text.banks.split(QLatin1Char('+'));
     camera.banks = {};
     camera.banks.internal = fields.banks(banks[0]);

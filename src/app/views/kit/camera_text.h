@@ -11,8 +11,8 @@ namespace bslate::app {
 
 /// The body of a camera as the texts of its sheet, without the recording modes.
 struct CameraText {
-    QString name, sensor, readout, fastest, bases, clip, range, white, zebra, cardSlots, banks,
-        draw, buffer;
+    QString name, sensor, readout, fastest, bases, clip, range, white, primaries, gains, zebra,
+        cardSlots, banks, draw, buffer;
     int shutter = 0; ///< into shutterChoices()
 };
 

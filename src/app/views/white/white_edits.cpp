@@ -280,6 +280,9 @@ void WhiteView::keyPressEvent(QKeyEvent* event) {
     case Qt::Key_F:
         measureWhite();
         return;
+    case Qt::Key_S:
+        findSensor();
+        return;
     case Qt::Key_L:
         return chooseLight(shift ? -1 : 1);
     case Qt::Key_A:

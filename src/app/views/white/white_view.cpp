@@ -60,6 +60,7 @@ WhiteView::WhiteView(Actions& actions, const Style& style, QWidget* parent)
     , m_between(new QPushButton(tr("Between")))
     , m_background(new QPushButton(tr("Background")))
     , m_measure(new QPushButton(tr("From a clip\u2026")))
+    , m_sensor(new QPushButton(tr("Chart\u2026")))
     , m_picture(new WhitePicture(style))
     , m_channels(new ChannelPicture(style))
     , m_ratios(new RatioRow(actions))
@@ -104,6 +105,7 @@ std::span<const KeyLine> WhiteView::keys() const {
         {"W, E", QT_TRANSLATE_NOOP("Help", "type the white, the white the grade is to have")},
         {"M", QT_TRANSLATE_NOOP("Help", "measured from the card, or a preset")},
         {"F", QT_TRANSLATE_NOOP("Help", "white from a grey card in a clip")},
+        {"S", QT_TRANSLATE_NOOP("Help", "the camera's primaries and gains from a chart")},
         {"C", QT_TRANSLATE_NOOP("Help", "this white for every setup of the scene")},
         {"L, Shift+L, Return",
          QT_TRANSLATE_NOOP("Help", "next light, the one before, type the chosen one")},
@@ -133,11 +135,7 @@ void WhiteView::buildHeader(QVBoxLayout& column) {
     grid->addWidget(m_key, 0, 1);
     grid->addWidget(m_between, 1, 0);
     grid->addWidget(m_background, 1, 1);
-    m_measure->setObjectName(QStringLiteral("white-measure"));
-    m_measure->setToolTip(tr("white measured with the camera: a grey card in a clip"));
-    grid->addWidget(m_measure, 2, 0, 1, 2);
-    m_ask = [this] { return QFileDialog::getOpenFileName(this, tr("A clip with a grey card")); };
-    connect(m_measure, &QPushButton::clicked, this, &WhiteView::measureWhite);
+    buildFootage(*grid);
     auto* row = new QHBoxLayout;
     row->addLayout(pageHead(*m_title, *m_subtitle), 1);
     row->addWidget(m_white);
@@ -166,6 +164,29 @@ void WhiteView::buildHeader(QVBoxLayout& column) {
         if (const auto now = context())
             setWhite(tr("Change white"), stepped(now->camera->white, m_dragFrom, steps, 0), m_drag);
     });
+}
+
+// What is measured with the camera itself.
+void WhiteView::buildFootage(QGridLayout& grid) {
+    m_measure->setObjectName(QStringLiteral("white-measure"));
+    m_measure->setToolTip(tr("white measured with the camera: a grey card in a clip"));
+    m_sensor->setObjectName(QStringLiteral("white-sensor"));
+    m_sensor->setToolTip(
+        tr("the camera's primaries and gains, found from a chart of known patches"));
+    grid.addWidget(m_measure, 2, 0);
+    grid.addWidget(m_sensor, 2, 1);
+    connect(m_sensor, &QPushButton::clicked, this, &WhiteView::findSensor);
+    m_ask = [this] { return QFileDialog::getOpenFileName(this, tr("A clip with a grey card")); };
+    m_askChart = [this]() -> std::array<QString, 2> {
+        const auto picture =
+            QFileDialog::getOpenFileName(this, tr("A photograph or a clip of a chart"));
+        if (picture.isEmpty())
+            return {};
+        return {picture, QFileDialog::getOpenFileName(
+                             this, tr("The colours of that chart, CGATS text"), QString(),
+                             tr("Charts (*.txt *.cgats *.it8 *.cie);;All files (*)"))};
+    };
+    connect(m_measure, &QPushButton::clicked, this, &WhiteView::measureWhite);
 }
 
 void WhiteView::connectPicture() {
@@ -224,7 +245,7 @@ void WhiteView::refresh() {
     const auto* at = document.evaluation();
     m_ratios->refresh();
     for (QWidget* part : std::initializer_list<QWidget*>{m_white, m_wanted, m_by, m_key, m_between,
-                                                         m_background, m_measure})
+                                                         m_background, m_measure, m_sensor})
         part->setEnabled(now && at);
     if (now && at)
         showSetup(*now, *at);

@@ -5,9 +5,11 @@
 #include "app/views/step_view.h"
 #include "core/facts/white_facts.h"
 
+#include <array>
 #include <functional>
 
 class QComboBox;
+class QGridLayout;
 class QLabel;
 class QPushButton;
 class QVBoxLayout;
@@ -16,6 +18,7 @@ namespace bslate::app {
 
 class CardWhiteDialog;
 class ChannelPicture;
+class ChartDialog;
 class LaterPicture;
 class QuantityEdit;
 class RatioRow;
@@ -36,6 +39,13 @@ public:
     [[nodiscard]] WhitePicture& picture() { return *m_picture; }
     /// Measures white on a clip that is asked for; null when none is chosen, or there is no setup.
     CardWhiteDialog* measureWhite();
+    /// Finds the sensor on a picture of a chart that are asked for; null when one is not chosen, or
+    /// there is no setup.
+    ChartDialog* findSensor();
+    /// The picture of a chart, and then the file of its colours; empty for neither.
+    void setAskForChart(std::function<std::array<QString, 2>()> ask) {
+        m_askChart = std::move(ask);
+    }
     /// Where the clip is; tests put their own answer in.
     void setAskForClip(std::function<QString()> ask) { m_ask = std::move(ask); }
 
@@ -45,6 +55,7 @@ protected:
 
 private:
     void buildHeader(QVBoxLayout& column);
+    void buildFootage(QGridLayout& grid);
     void connectPicture();
     void showSetup(const SetupContext& context, const Evaluation& at);
     void showNothing();
@@ -59,6 +70,7 @@ private:
     void choose(const std::optional<WhiteSetting>& white, const QString& name);
     void sameForAll();
     void takeMeasured(const CardWhiteDialog& dialog);
+    void takeSensor(const ChartDialog& dialog);
 
     void chooseLight(int by);
     void typeLight(std::optional<std::size_t> lamp); ///< none: a new one
@@ -79,7 +91,7 @@ private:
     QLabel *m_title, *m_subtitle, *m_hint;
     ValueBlock *m_white, *m_wanted;
     QComboBox* m_by;
-    QPushButton *m_key, *m_between, *m_background, *m_measure;
+    QPushButton *m_key, *m_between, *m_background, *m_measure, *m_sensor;
     WhitePicture* m_picture;
     ChannelPicture* m_channels;
     RatioRow* m_ratios;
@@ -89,6 +101,7 @@ private:
     WhiteSetting m_dragFrom;
     int m_drag = 0;
     std::function<QString()> m_ask;
+    std::function<std::array<QString, 2>()> m_askChart;
 };
 
 } // namespace bslate::app

@@ -1,4 +1,4 @@
-#include "app/views/banks/preroll_list.h"
+#include "app/views/banks/check_list.h"
 
 #include "app/document/text.h"
 #include "app/style/marks.h"
@@ -18,30 +18,27 @@ namespace {
 constexpr double kCheckRow = 20, kMarkSide = 15, kColumnGap = 16;
 } // namespace
 
-PrerollList::PrerollList(const BankPlanner& planner, const ShootDocument& document,
-                         const Style& style, QWidget* parent)
+CheckList::CheckList(const Style& style, QWidget* parent)
     : QWidget(parent)
-    , m_planner(planner)
-    , m_document(document)
     , m_style(style) {
-    setObjectName(QStringLiteral("preroll-list"));
+    setObjectName(QStringLiteral("check-list"));
     setFocusPolicy(Qt::StrongFocus);
     setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
-int PrerollList::count() const {
-    return static_cast<int>(m_planner.checks().size());
+int CheckList::count() const {
+    return static_cast<int>(m_content.checks.size());
 }
 
 // Down the first column and then down the second, which is no longer than it.
-void PrerollList::arrange(int width) {
+void CheckList::arrange(int width) {
     const double wide = (width - kColumnGap) / 2;
     const double room = wide - kMarkSide - 16;
     const QFontMetricsF metrics(Style::font(TextRole::Body));
     std::vector<double> heights;
     double all = 0;
-    for (const auto& check : m_planner.checks()) {
+    for (const auto& check : m_content.checks) {
         const QString text = toQt(reasonOf(check.text, translator()));
         heights.push_back(metrics.horizontalAdvance(text) > room ? 2 * kCheckRow - 4 : kCheckRow);
         all += heights.back();
@@ -61,11 +58,14 @@ void PrerollList::arrange(int width) {
     }
 }
 
-QSize PrerollList::sizeHint() const {
+QSize CheckList::sizeHint() const {
     return {800, static_cast<int>(std::max(kCheckRow, m_height)) + 4};
 }
 
-void PrerollList::refresh() {
+void CheckList::show(CheckListContent content) {
+    m_content = std::move(content);
+    if (m_content.restarts)
+        m_current = 0;
     m_current = std::clamp(m_current, 0, std::max(0, count() - 1));
     arrange(width());
     updateGeometry();
@@ -73,26 +73,26 @@ void PrerollList::refresh() {
     update();
 }
 
-void PrerollList::resizeEvent(QResizeEvent*) {
+void CheckList::resizeEvent(QResizeEvent*) {
     const double before = m_height;
     arrange(width());
     if (m_height != before)
         updateGeometry();
 }
 
-void PrerollList::setCurrent(int check) {
+void CheckList::setCurrent(int check) {
     m_current = std::clamp(check, 0, std::max(0, count() - 1));
     tell();
     emit currentAt(rowBox(m_current).toAlignedRect());
     update();
 }
 
-QRectF PrerollList::rowBox(int check) const {
+QRectF CheckList::rowBox(int check) const {
     const auto at = static_cast<std::size_t>(check);
     return at < m_boxes.size() ? m_boxes[at] : QRectF();
 }
 
-int PrerollList::besideOf(int check, int by) const {
+int CheckList::besideOf(int check, int by) const {
     const QRectF own = rowBox(check);
     int best = check;
     double nearest = 1e9;
@@ -107,17 +107,16 @@ int PrerollList::besideOf(int check, int by) const {
     return best;
 }
 
-QString PrerollList::wordsOf(int check) const {
-    const auto* setup = m_document.setup();
-    if (!setup || check >= count())
-        return tr("nothing to check");
-    const auto& own = m_planner.checks()[static_cast<std::size_t>(check)];
-    const auto state = stateOf(*setup, own);
+QString CheckList::wordsOf(int check) const {
+    if (check >= count())
+        return m_content.empty;
+    const auto& own = m_content.checks[static_cast<std::size_t>(check)];
+    const auto state = stateOf(m_content.ticks, own);
     QString words = toQt(reasonOf(own.text, translator()));
     if (own.where)
         words += tr(" (%1)").arg(toQt(reasonOf(*own.where, translator())));
     words += QStringLiteral(": ") + toQt(reasonOf(own.reason, translator()));
-    for (const auto& tick : setup->ticks)
+    for (const auto& tick : m_content.ticks)
         if (tick.check == own.id)
             words += state == TickState::Stale
                          ? tr("; ticked %1, changed since").arg(toQt(tick.when))
@@ -127,12 +126,12 @@ QString PrerollList::wordsOf(int check) const {
     return state == TickState::Open ? words + tr("; open") : words;
 }
 
-void PrerollList::tell() {
-    describe(*this, QAccessible::List, tr("Pre-roll"), wordsOf(m_current),
+void CheckList::tell() {
+    describe(*this, QAccessible::List, m_content.name, wordsOf(m_current),
              tr("Arrows move, Space ticks"));
 }
 
-void PrerollList::paintMark(QPainter& painter, const QRectF& box, TickState state) const {
+void CheckList::paintMark(QPainter& painter, const QRectF& box, TickState state) const {
     const auto& t = m_style.colours();
     if (state == TickState::Ticked)
         return drawSeverity(painter, box, Severity::Good, false, t);
@@ -145,21 +144,19 @@ void PrerollList::paintMark(QPainter& painter, const QRectF& box, TickState stat
     painter.drawRoundedRect(box.adjusted(1.5, 1.5, -1.5, -1.5), 2, 2);
 }
 
-void PrerollList::paintEvent(QPaintEvent*) {
+void CheckList::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     const auto& t = m_style.colours();
-    const auto* setup = m_document.setup();
-    if (count() == 0 || !setup) {
+    if (count() == 0) {
         painter.setFont(Style::font(TextRole::Body));
         painter.setPen(t.muted);
-        painter.drawText(rect(), Qt::AlignLeft | Qt::AlignVCenter,
-                         tr("Choose a setup of this camera: its checks stand here."));
+        painter.drawText(rect(), Qt::AlignLeft | Qt::AlignVCenter, m_content.empty);
         return;
     }
     for (int i = 0; i < count(); ++i) {
-        const auto& check = m_planner.checks()[static_cast<std::size_t>(i)];
-        const auto state = stateOf(*setup, check);
+        const auto& check = m_content.checks[static_cast<std::size_t>(i)];
+        const auto state = stateOf(m_content.ticks, check);
         const QRectF row = rowBox(i);
         if (hasFocus() && i == m_current)
             drawBlock(painter, row.adjusted(0, 0, 0, -1), t.raised, t.marigold, 1.5);
@@ -191,7 +188,7 @@ void PrerollList::paintEvent(QPaintEvent*) {
     }
 }
 
-void PrerollList::keyPressEvent(QKeyEvent* event) {
+void CheckList::keyPressEvent(QKeyEvent* event) {
     if (event->modifiers() & (Qt::ControlModifier | Qt::AltModifier))
         return QWidget::keyPressEvent(event);
     switch (event->key()) {
@@ -218,7 +215,7 @@ void PrerollList::keyPressEvent(QKeyEvent* event) {
     }
 }
 
-void PrerollList::mousePressEvent(QMouseEvent* event) {
+void CheckList::mousePressEvent(QMouseEvent* event) {
     for (int i = 0; i < count(); ++i)
         if (rowBox(i).contains(event->position())) {
             setCurrent(i);
@@ -227,17 +224,17 @@ void PrerollList::mousePressEvent(QMouseEvent* event) {
         }
 }
 
-void PrerollList::focusInEvent(QFocusEvent* event) {
+void CheckList::focusInEvent(QFocusEvent* event) {
     QWidget::focusInEvent(event);
     update();
 }
 
-void PrerollList::focusOutEvent(QFocusEvent* event) {
+void CheckList::focusOutEvent(QFocusEvent* event) {
     QWidget::focusOutEvent(event);
     update();
 }
 
-bool PrerollList::event(QEvent* event) {
+bool CheckList::event(QEvent* event) {
     if (event->type() != QEvent::ToolTip)
         return QWidget::event(event);
     const auto* help = static_cast<QHelpEvent*>(event);

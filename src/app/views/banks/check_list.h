@@ -1,22 +1,31 @@
 #pragma once
 
-#include "app/document/bank_planner.h"
 #include "app/style/style.h"
+#include "core/banks/preroll.h"
 
 #include <QWidget>
 
 namespace bslate::app {
 
-/// The checks of a setup in two columns, ticked in place: a ringed tick for what was looked at, an
-/// open box for what was not, a triangle for what has changed since.
-class PrerollList : public QWidget {
+/// What a list of checks says, and what of it is ticked.
+struct CheckListContent {
+    QString name;  ///< of the list, as it is read out
+    QString empty; ///< said where there are no checks
+    std::vector<Check> checks;
+    std::vector<Tick> ticks;
+    bool restarts = false; ///< it is another list than before: its first check is the current one
+};
+
+/// Checks in two columns, ticked in place: a ringed tick for what was looked at, an open box for
+/// what was not, a triangle for what has changed since.
+class CheckList : public QWidget {
     Q_OBJECT
 
 public:
-    PrerollList(const BankPlanner& planner, const ShootDocument& document, const Style& style,
-                QWidget* parent = nullptr);
+    explicit CheckList(const Style& style, QWidget* parent = nullptr);
 
-    void refresh();
+    void show(CheckListContent content);
+    [[nodiscard]] const CheckListContent& content() const { return m_content; }
     [[nodiscard]] int current() const { return m_current; }
     void setCurrent(int check);
     [[nodiscard]] QRectF rowBox(int check) const;
@@ -45,9 +54,8 @@ private:
     void paintMark(QPainter& painter, const QRectF& box, TickState state) const;
     void tell();
 
-    const BankPlanner& m_planner;
-    const ShootDocument& m_document;
     const Style& m_style;
+    CheckListContent m_content;
     int m_current = 0;
     std::vector<QRectF> m_boxes; ///< two lines high where a text needs them
     double m_height = 0;
