@@ -30,16 +30,26 @@ void RemedyButton::show(const QString& title, const QString& effect) {
     update();
 }
 
+// What was measured is as wide as its longest line: drawn in no more than that it may break anew.
+QRectF RemedyButton::asWideAs(QRectF box, double width) {
+    box.setWidth(width - 2 * kButtonSide);
+    return box;
+}
+
 QRectF RemedyButton::titleBox(double width) const {
     const QFontMetricsF metrics(Style::font(TextRole::Body));
-    return metrics.boundingRect(QRectF(kButtonSide, kButtonTop, width - 2 * kButtonSide, 2000),
-                                kFlags, m_title);
+    return asWideAs(
+        metrics.boundingRect(QRectF(kButtonSide, kButtonTop, width - 2 * kButtonSide, 2000), kFlags,
+                             m_title),
+        width);
 }
 
 QRectF RemedyButton::effectBox(double width, double top) const {
     const QFontMetricsF metrics(Style::font(TextRole::Secondary));
-    return metrics.boundingRect(QRectF(kButtonSide, top + 1, width - 2 * kButtonSide, 2000), kFlags,
-                                m_effect);
+    return asWideAs(
+        metrics.boundingRect(QRectF(kButtonSide, top + 1, width - 2 * kButtonSide, 2000), kFlags,
+                             m_effect),
+        width);
 }
 
 int RemedyButton::heightForWidth(int width) const {

@@ -25,6 +25,7 @@ protected:
     void paintEvent(QPaintEvent* event) override;
 
 private:
+    [[nodiscard]] static QRectF asWideAs(QRectF box, double width);
     [[nodiscard]] QRectF titleBox(double width) const;
     [[nodiscard]] QRectF effectBox(double width, double top) const;
 

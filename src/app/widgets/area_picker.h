@@ -27,6 +27,7 @@ public:
     void show(const QImage& picture);
     void showPlaces(std::vector<MarkedPlace> places);
     [[nodiscard]] const std::vector<MarkedPlace>& places() const { return m_places; }
+    void mark(PictureArea area) { put(area); }
     [[nodiscard]] const PictureArea& area() const { return m_area; }
     /// Where a share of the picture is drawn.
     [[nodiscard]] QPointF placeOf(double x, double y) const;

@@ -20,9 +20,30 @@ bool cures(const Findings& before, const Findings& after, const Finding& finding
            countOf(after, Severity::Fault) <= countOf(before, Severity::Fault);
 }
 
-void keep(Finding& finding, RemedyId id, Facts facts, Edit edit, Seconds cost, Seconds before) {
-    Remedy remedy{id, std::move(facts), std::move(edit)};
-    remedy.effect = Reason{"banks-effect", {{"cost", Duration{cost}}, {"was", Duration{before}}}};
+// Faults and cautions that were not there before, by their titles.
+ReasonList addedBy(const Findings& before, const Findings& after) {
+    ReasonList added;
+    for (const auto& own : after)
+        if (own.severity <= Severity::Caution &&
+            std::none_of(before.begin(), before.end(),
+                         [&](const Finding& was) { return was.key() == own.key(); }))
+            added.all.push_back({kindOf(own.id).key, own.facts});
+    return added;
+}
+
+// What a remedy turns all into.
+struct Outcome {
+    Seconds cost;
+    Findings then;
+};
+
+void keep(const Case& now, const Findings& all, Finding& finding, Remedy remedy,
+          const Outcome& after) {
+    remedy.effect =
+        Reason{"banks-effect", {{"cost", Duration{after.cost}}, {"was", Duration{now.now.cost}}}};
+    if (auto added = addedBy(all, after.then); !added.all.empty())
+        remedy.effect = Reason{
+            "effect-but", {{"effect", ReasonList{{*remedy.effect}}}, {"added", std::move(added)}}};
     finding.remedies.push_back(std::move(remedy));
 }
 
@@ -31,11 +52,12 @@ void tryThreads(const Case& now, const Findings& all, Finding& finding, RemedyId
     if (finding.remedies.size() >= kMostOffers || threads == now.threads)
         return;
     const auto then = caseOf(now.shoot, now.camera, now.plan, threads, now.formats);
-    if (!cures(all, findingsOf(then), finding))
+    const auto findings = findingsOf(then);
+    if (!cures(all, findings, finding))
         return;
     Edit edit;
     edit.setups = rethreaded(now.problem(), now.shoot, threads);
-    keep(finding, id, std::move(facts), std::move(edit), then.now.cost, now.now.cost);
+    keep(now, all, finding, {id, std::move(facts), std::move(edit)}, {then.now.cost, findings});
 }
 
 Threads moved(const Case& now, int from, int to) {
@@ -60,21 +82,21 @@ void offerMoves(const Case& now, const Findings& all, Finding& finding, int from
         }
 }
 
-// Kept with the words for it where the plan of the camera with this body cures the finding.
-template<class Facts>
-void tryBody(const Case& now, const Findings& all, Finding& finding, RemedyId id, Body body,
-             Facts factsOf) {
+// Kept where the plan of the camera with this body cures the finding.
+void tryBody(const Case& now, const Findings& all, Finding& finding, RemedyId id, Facts facts,
+             Body body) {
     Edit edit;
     edit.kit = now.shoot.kit;
     for (auto& camera : edit.kit->cameras)
         if (camera.id == now.camera.id)
-            camera.body = body;
+            camera.body = std::move(body);
     const auto after = applied(now.shoot, edit);
     const auto& camera = *findCamera(after.kit, now.camera.id);
     const auto plan = planCamera(after, camera);
     const auto then = caseOf(after, camera, plan, now.threads, now.formats);
-    if (cures(all, findingsOf(then), finding))
-        keep(finding, id, factsOf(plan.controls), std::move(edit), then.now.cost, now.now.cost);
+    const auto findings = findingsOf(then);
+    if (cures(all, findings, finding))
+        keep(now, all, finding, {id, std::move(facts), std::move(edit)}, {then.now.cost, findings});
 }
 
 std::optional<std::size_t> controlNamed(const Case& now, const std::string& label) {
@@ -91,10 +113,9 @@ void offerPutBack(const Case& now, const Findings& all, Finding& finding) {
     auto body = now.camera.body;
     const auto& control = now.camera.body.controls[*at];
     body.controls[*at].chosen.reset();
-    tryBody(now, all, finding, RemedyId::PutBack, std::move(body), [&](const ControlPlan&) {
-        return Facts{{"function", control.printed.value_or(*control.chosen)},
-                     {"control", control.label}};
-    });
+    tryBody(now, all, finding, RemedyId::PutBack,
+            {{"function", control.printed.value_or(*control.chosen)}, {"control", control.label}},
+            std::move(body));
 }
 
 // What each control beside does then, "zebra on M2": those of the body before are left out.
@@ -113,10 +134,8 @@ void offerClear(const Case& now, const Findings& all, Finding& finding) {
     auto body = at ? withClear(now.camera.body, now.plan.needs, *at) : std::nullopt;
     if (!body)
         return;
-    const auto given = givenInstead(now.camera.body, *body);
-    tryBody(now, all, finding, RemedyId::KeepClear, *std::move(body), [&](const ControlPlan&) {
-        return Facts{{"given", given}};
-    });
+    Facts facts{{"given", givenInstead(now.camera.body, *body)}};
+    tryBody(now, all, finding, RemedyId::KeepClear, std::move(facts), *std::move(body));
 }
 
 // Where nothing beside it can do something else: what is printed is overruled.
@@ -129,13 +148,10 @@ void offerOverrule(const Case& now, const Findings& all, Finding& finding) {
         if (std::find(takes.begin(), takes.end(), need.function) == takes.end() ||
             need.function == Function::Erase || need.function == Function::Format)
             continue;
-        return tryBody(now, all, finding, RemedyId::KeepClear,
-                       withChosen(now.camera.body, now.plan.controls, *at, need.function),
-                       [&](const ControlPlan&) {
-                           return Facts{{"given", ReasonList{{{"function-on",
-                                                               {{"function", need.function},
-                                                                {"control", finding.subject}}}}}}};
-                       });
+        const Reason given{"function-on",
+                           {{"function", need.function}, {"control", finding.subject}}};
+        return tryBody(now, all, finding, RemedyId::KeepClear, {{"given", ReasonList{{given}}}},
+                       withChosen(now.camera.body, now.plan.controls, *at, need.function));
     }
 }
 

@@ -149,6 +149,7 @@ constexpr Sentence kHands[] = {
     {"control-inside", "needed inside {inside:take|takes}, {between:time|times} between"},
     {"card-hand-cost", "{cost} by hand over the days"},
     {"function-on", "{function} on {control}"},
+    {"effect-but", "{effect}; but then: {,added}"},
     {"write-effect", "{count:setting|settings} to set on the body"},
     {"banks-effect", "{cost} by hand instead of {was}"},
     {"where-quick", "quick menu"},

@@ -185,6 +185,16 @@ TEST(BanksVerdict, WhatSlipsAndWhatIsUnderTheHand) {
     auto near = judged(shoot);
     expectCured(shoot, *found(near, FindingId::EraseNear));
     EXPECT_EQ(titleOf(found(near, FindingId::EraseNear)->remedies.at(0)), "peaking on Wheel");
+    body.controls[0].chosen.reset();
+    near = judged(shoot);
+    EXPECT_FALSE(found(near, FindingId::EraseNear)) << "what is printed is not turned here";
+    body.controls[0].chosen = Function::Iris;
+    body.controls[0].printed = Function::Iris;
+    near = judged(shoot);
+    const auto& moves = found(near, FindingId::EraseNear)->remedies.at(0);
+    EXPECT_NE(effectOf(moves).find("but then: Wheel does not do what is printed on it"),
+              std::string::npos)
+        << effectOf(moves);
     body.controls[0].takes = {Function::Iris};
     body.controls[0].printed.reset();
     EXPECT_TRUE(found(judged(shoot), FindingId::EraseNear)->remedies.empty());

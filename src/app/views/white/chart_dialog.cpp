@@ -71,6 +71,7 @@ ChartDialog::ChartDialog(const QString& picture, const QString& chart, ShootDocu
         m_problem = messageOf(known.error());
     if (const auto* profile = profileOf(*shoot, setup))
         m_curve = profile->curve;
+    footage().picker().mark({0.1, 0.1, 0.8, 0.8}); // most charts fill the picture
     m_columns->setObjectName(QStringLiteral("chart-columns"));
     m_columns->setRange(1, static_cast<int>(io::kMostPatches));
     m_columns->setValue(m_chart.columns);
@@ -133,7 +134,9 @@ void ChartDialog::fit(const Seen& seen) {
     m_ofSensor = seen.chart->ofSensor;
     const auto fit = fitSensor(m_chart, seen.chart->places, m_light);
     if (!fit)
-        return done(messageOf(fit.error()), false);
+        return done(tr("This does not fit: %1; expected: %2.")
+                        .arg(toQt(fit.error().got), toQt(fit.error().expected)),
+                    false);
     for (std::size_t i = 0; i < marks.size(); ++i) {
         const auto& patch = fit->patches[i];
         marks[i].severity = patch.left                         ? Severity::Note
