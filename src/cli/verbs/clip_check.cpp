@@ -142,15 +142,21 @@ Result<int> checkClips(const ClipCheckOptions& options, Output& output) {
     if (!shoot)
         return shoot.error();
     const auto read = readAll(options.clips, output);
-    const auto takes = takePartsOf(read.clips);
+    std::vector<Meant> meant;
+    std::vector<std::string> cameras;
+    for (const auto& clip : read.clips) {
+        auto own = setupOf(*shoot, options, clip);
+        if (!own)
+            return own.error();
+        cameras.push_back(own->setup ? own->setup->camera : std::string());
+        meant.push_back(*std::move(own));
+    }
+    const auto takes = takePartsOf(read.clips, cameras);
     Json list = Json::array();
     bool faults = false;
     for (std::size_t i = 0; i < read.clips.size(); ++i) {
         const auto& clip = read.clips[i];
-        const auto meant = setupOf(*shoot, options, clip);
-        if (!meant)
-            return meant.error();
-        const auto* setup = meant->setup;
+        const auto* setup = meant[i].setup;
         std::vector<Finding> findings;
         if (setup) {
             const auto context = resolve(*shoot, *setup);
@@ -160,19 +166,19 @@ Result<int> checkClips(const ClipCheckOptions& options, Output& output) {
             if (!all)
                 return all.error();
             findings = *std::move(all);
-            if (!meant->others.empty())
-                findings.push_back(guessedSetup(clip, *setup, meant->others));
+            if (!meant[i].others.empty())
+                findings.push_back(guessedSetup(clip, *setup, meant[i].others));
         }
         faults = faults || countOf(findings, Severity::Fault) > 0;
         if (output.json) {
-            list.push_back(checkedJson(clip, *meant, findings));
+            list.push_back(checkedJson(clip, meant[i], findings));
             continue;
         }
         output.text << clip.file << "  " << (setup ? setup->number : "no setup fits")
-                    << groundsText(*meant) << "  " << print(clip) << "\n";
+                    << groundsText(meant[i]) << "  " << print(clip) << "\n";
         tellFindings(findings, output.text);
     }
-    const auto parts = checkParts(read.clips);
+    const auto parts = checkParts(read.clips, cameras);
     if (output.json)
         output.write(
             Json{{"clips", list}, {"parts", findingsJson(parts)}, {"refused", read.refused}});

@@ -291,6 +291,22 @@ TEST(ClipParts, ThatJoinAreOneTake) {
     EXPECT_FALSE(atLimit({2, Seconds(20), true, true}));
     EXPECT_TRUE(atLimit({1, Seconds(10), true, false}));
     EXPECT_TRUE(takePartsOf({}).empty());
+    // Two cameras on one timecode are two takes; so are clips that begin together, however short.
+    clips[0].timecode = Timecode{1, 0, 20, 1, false};
+    EXPECT_EQ(takePartsOf(clips)[0].parts, 3u);
+    const std::vector<std::string> cameras = {"b", "a", "a", "a"};
+    EXPECT_EQ(takePartsOf(clips, cameras)[0].parts, 1u);
+    EXPECT_EQ(takePartsOf(clips, cameras)[1].parts, 2u);
+    clips[2].picture->size = {1280, 720};
+    EXPECT_EQ(takePartsOf(clips, cameras)[1].parts, 1u);
+    for (auto& clip : clips) {
+        clip = clips[1];
+        clip.picture->frames = 20;
+        clip.duration = Seconds(20 / 24.0);
+    }
+    for (const auto& part : takePartsOf(clips))
+        EXPECT_EQ(part.parts, 1u);
+    EXPECT_TRUE(checkParts(clips).empty());
 }
 
 TEST(ClipMatch, TheHourTellsOnlyOnItsDay) {

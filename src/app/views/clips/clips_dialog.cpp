@@ -201,14 +201,20 @@ void ClipsDialog::takeClip(const QString& path, const ClipReading::Clip& clip) {
 // Parts of a take are judged together.
 void ClipsDialog::checkAll() {
     std::vector<ClipFacts> clips;
-    for (const auto& entry : m_entries)
-        if (entry.clip)
-            clips.push_back(*entry.clip);
-    const auto parts = takePartsOf(clips);
+    std::vector<std::string> cameras;
+    for (auto& entry : m_entries) {
+        if (!entry.clip)
+            continue;
+        match(entry);
+        const auto* setup = findSetup(m_document.shoot(), fromQt(entry.setup));
+        clips.push_back(*entry.clip);
+        cameras.push_back(setup ? setup->camera : std::string());
+    }
+    const auto parts = takePartsOf(clips, cameras);
     std::size_t at = 0;
     for (auto& entry : m_entries)
         check(entry, entry.clip ? parts[at++] : TakePart{});
-    for (const auto& part : checkParts(clips))
+    for (const auto& part : checkParts(clips, cameras))
         for (auto& entry : m_entries)
             if (entry.clip && entry.clip->file == part.subject)
                 entry.findings.push_back(part);
@@ -219,20 +225,23 @@ void ClipsDialog::checkAll() {
     showList();
 }
 
+void ClipsDialog::match(Entry& entry) {
+    entry.grounds.clear();
+    entry.others.clear();
+    if (entry.byHand)
+        return;
+    const auto matches = matchesOf(m_document.shoot(), *entry.clip, m_ofDay);
+    entry.setup = matches.empty() ? QString() : toQt(matches.front().setup->id);
+    if (!matches.empty())
+        entry.grounds = groundsText(matches.front());
+    entry.others = guessedAmong(matches);
+}
+
 void ClipsDialog::check(Entry& entry, const TakePart& part) {
     entry.findings.clear();
-    entry.grounds.clear();
     if (!entry.clip)
         return;
     const auto& shoot = m_document.shoot();
-    std::vector<const Setup*> others;
-    if (!entry.byHand) {
-        const auto matches = matchesOf(shoot, *entry.clip, m_ofDay);
-        entry.setup = matches.empty() ? QString() : toQt(matches.front().setup->id);
-        if (!matches.empty())
-            entry.grounds = groundsText(matches.front());
-        others = guessedAmong(matches);
-    }
     const auto* setup = findSetup(shoot, fromQt(entry.setup));
     if (!setup)
         return;
@@ -240,8 +249,9 @@ void ClipsDialog::check(Entry& entry, const TakePart& part) {
     if (!context)
         return;
     entry.findings = checkClip(*context, *entry.clip, part);
-    if (!others.empty())
-        entry.findings.push_back(guessedSetup(*entry.clip, *setup, others));
+    if (!entry.others.empty())
+        entry.findings.push_back(guessedSetup(*entry.clip, *setup, entry.others));
+    entry.others.clear(); // they are of the shoot as it is now
     lookAtPictures(entry, *context);
     if (entry.seen)
         entry.findings = withPictures(std::move(entry.findings),

@@ -66,7 +66,8 @@ private:
         std::optional<PictureWish> wish; ///< it was, or is being, looked at so
         QString unseen;                  ///< why its pictures could not be looked at
         std::vector<Finding> findings;
-        QString grounds; ///< what its setup rests on
+        QString grounds;                  ///< what its setup rests on
+        std::vector<const Setup*> others; ///< while it is checked: those it fits as well
     };
 
     void build();
@@ -75,6 +76,7 @@ private:
     [[nodiscard]] QString placesOf(const Entry& entry) const;
     void takeClip(const QString& path, const ClipReading::Clip& clip);
     void checkAll();
+    void match(Entry& entry);
     void check(Entry& entry, const TakePart& part);
     void fillDays();
     [[nodiscard]] std::vector<PatchArea> marksOfOthers(const Entry& entry) const;
