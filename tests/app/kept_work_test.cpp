@@ -240,5 +240,95 @@ TEST_F(Kept, UndoTellsTheRailWhatIsSelectedAgain) {
     EXPECT_EQ(told.back(), before);
 }
 
+// Between the question and the writing another program writes once more: that is asked about too.
+TEST_F(Kept, WhatIsWrittenWhileASaveAsksIsAskedAboutInItsTurn) {
+    ASSERT_TRUE(window->saveTo(file("day.bslate")));
+    Shoot theirs = window->document().shoot();
+    const auto write = [&](const char* title) {
+        theirs.title = title;
+        ASSERT_TRUE(io::saveShoot(theirs, file("day.bslate").toStdString()).ok());
+    };
+    write("the first");
+    window->actionsOnShoot().addScene();
+    QStringList asked;
+    window->setAskOver([&](const QString& what) {
+        asked << what;
+        if (asked.size() == 1) {
+            write("the second");
+            return MainWindow::Over::Replace;
+        }
+        return MainWindow::Over::Cancel;
+    });
+    EXPECT_FALSE(window->save());
+    EXPECT_EQ(asked.size(), 2);
+    EXPECT_EQ(io::loadShoot(file("day.bslate").toStdString())->title, "the second");
+}
+
+TEST_F(Kept, AFolderThatWasRenamedIsNotMadeAnew) {
+    ASSERT_TRUE(QDir(m_folder.path()).mkpath(QStringLiteral("card")));
+    ASSERT_TRUE(window->saveTo(file("card/day.bslate")));
+    ASSERT_TRUE(QDir(m_folder.path()).rename(QStringLiteral("card"), QStringLiteral("moved")));
+    window->actionsOnShoot().addScene();
+    window->files().autosaveNow();
+    EXPECT_FALSE(QFileInfo::exists(file("card"))) << "a folder of the user's is never made";
+    EXPECT_TRUE(window->notice().question().contains(QStringLiteral("is gone")))
+        << window->notice().question().toStdString();
+    EXPECT_FALSE(window->saveTo(file("card/day.bslate")));
+    EXPECT_FALSE(QFileInfo::exists(file("card")));
+    EXPECT_NE(said().find("Save as"), std::string::npos) << said();
+    // The moved shoot is offered what was kept of it, after a kill.
+    const auto kept = QDir(m_folder.path()).entryList({QStringLiteral("elsewhere-*.autosave-*")});
+    ASSERT_EQ(kept.size(), 1);
+    const auto base = kept.front().section(QStringLiteral(".autosave"), 0, 0);
+    const auto dead = likeAfterAKill(m_folder.path(), base, "00000000dead");
+    ASSERT_FALSE(dead.isEmpty());
+    EXPECT_EQ(window->files().leftovers(file("moved/day.bslate")), QStringList{dead});
+    EXPECT_EQ(window->files().leftovers(file("card/day.bslate")), QStringList{dead});
+    EXPECT_TRUE(window->files().leftovers(file("other.bslate")).isEmpty());
+}
+
+TEST_F(Kept, AKitFileThatWasChangedOutsideIsAskedAbout) {
+    Shoot shoot = window->document().shoot();
+    ASSERT_TRUE(
+        io::writeFileAtomically(file("own.bskit.json").toStdString(), io::writeKit(shoot.kit))
+            .ok());
+    shoot.kitFile = "own.bskit.json";
+    ASSERT_TRUE(io::saveShoot(shoot, file("day.bslate").toStdString()).ok());
+    window->openPath(file("day.bslate"));
+    ASSERT_EQ(window->document().shoot().kitFile, "own.bskit.json");
+    window->lookAtDisk();
+    EXPECT_TRUE(window->notice().question().isEmpty()) << said();
+    Kit theirs = shoot.kit;
+    theirs.cameras[0].draw = Watts(55);
+    ASSERT_TRUE(
+        io::writeFileAtomically(file("own.bskit.json").toStdString(), io::writeKit(theirs)).ok());
+    window->lookAtDisk();
+    EXPECT_FALSE(window->notice().question().isEmpty());
+    buttonOf(*window, "Keep what is here")->click();
+    EXPECT_FALSE(window->document().shoot().kitFile) << "that file holds another kit now";
+    ASSERT_TRUE(window->save());
+    EXPECT_EQ(io::loadShoot(file("day.bslate").toStdString())->kit, shoot.kit);
+    EXPECT_EQ(*io::loadKit(file("own.bskit.json").toStdString()), theirs);
+}
+
+// Where windows cannot be told apart nothing is offered, since it may be a living one's.
+TEST_F(Kept, WithoutLocksNothingIsOffered) {
+    ASSERT_TRUE(window->saveTo(file("day.bslate")));
+    window->actionsOnShoot().addScene();
+    window->files().autosaveNow();
+    QFile(file("no-folder")).open(QIODevice::WriteOnly);
+    MainWindow second(m_style, m_settings, file("no-folder"));
+    second.openPath(file("day.bslate"));
+    EXPECT_TRUE(second.files().leftovers(file("day.bslate")).isEmpty());
+    second.actionsOnShoot().addScene();
+    second.files().autosaveNow();
+    EXPECT_TRUE(second.notice().message().contains(QStringLiteral("not offered")))
+        << second.notice().message().toStdString();
+    // The first one does not offer what the second, which lives, has kept beside the shoot.
+    EXPECT_EQ(QDir(m_folder.path()).entryList({QStringLiteral("day.bslate.autosave-u*")}).size(),
+              1);
+    EXPECT_TRUE(window->files().leftovers(file("day.bslate")).isEmpty());
+}
+
 } // namespace
 } // namespace bslate::app

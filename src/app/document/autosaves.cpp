@@ -4,9 +4,12 @@
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
+#include <QSysInfo>
 #include <QUuid>
 
 #include <algorithm>
+#include <cerrno>
+#include <csignal>
 #include <fcntl.h>
 #include <sys/file.h>
 #include <sys/stat.h>
@@ -21,6 +24,31 @@ const QString kAutosave = QStringLiteral(".autosave");
 QString hashOf(const QString& path) {
     const auto hash = QCryptographicHash::hash(path.toUtf8(), QCryptographicHash::Sha256);
     return QString::fromLatin1(hash.toHex().left(24));
+}
+
+// What stays the same of a file that is moved.
+QString keyOf(const io::FileStamp& stamp) {
+    return hashOf(QStringLiteral("%1 %2 %3 %4")
+                      .arg(stamp.node)
+                      .arg(stamp.size)
+                      .arg(stamp.seconds)
+                      .arg(stamp.nanoseconds))
+        .left(12);
+}
+
+// A window that could not lock anything is told by its process: its copies are nobody's to offer
+// while it may live, and on another machine it may.
+QString unlockedToken() {
+    return QStringLiteral("u%1-%2")
+        .arg(QString::fromLatin1(QSysInfo::machineUniqueId()).left(8))
+        .arg(::getpid());
+}
+
+bool mayLive(const QString& unlocked) {
+    const QString machine = unlocked.mid(1).section(QLatin1Char('-'), 0, 0);
+    const auto process = unlocked.section(QLatin1Char('-'), 1).toLongLong();
+    return machine != QString::fromLatin1(QSysInfo::machineUniqueId()).left(8) || process <= 0 ||
+           ::kill(static_cast<pid_t>(process), 0) == 0 || errno == EPERM;
 }
 
 // Opens and locks; -1 when somebody has it or it cannot be made. A file that was taken away
@@ -59,9 +87,11 @@ QString Autosaves::lockName(const QString& token) const {
 }
 
 void Autosaves::lock() {
-    QDir().mkpath(QDir(m_scratch).filePath(QStringLiteral("windows")));
+    (void)io::makeOwnFolder(QDir(m_scratch).filePath(QStringLiteral("windows")).toStdString());
     m_token = QUuid::createUuid().toString(QUuid::Id128).left(12);
     m_lock = lockedFile(lockName(m_token), O_CREAT);
+    if (m_lock < 0)
+        m_token = unlockedToken();
 }
 
 void Autosaves::release() {
@@ -107,20 +137,46 @@ bool Autosaves::isAlive(const QString& token) const {
     return false;
 }
 
-QString Autosaves::elsewhere(const QString& path) const {
-    return QDir(m_scratch).filePath(QStringLiteral("elsewhere-%1.bslate").arg(hashOf(path)));
+// The stamp of a file goes with it when its folder is renamed or its drive is put in elsewhere.
+QString Autosaves::elsewhere(const QString& path, const std::optional<io::FileStamp>& stamp) const {
+    QString name = QStringLiteral("elsewhere-") + hashOf(path);
+    if (stamp)
+        name += QLatin1Char('-') + keyOf(*stamp);
+    return QDir(m_scratch).filePath(name + QStringLiteral(".bslate"));
 }
 
-QStringList Autosaves::placesFor(const QString& path) const {
+QStringList Autosaves::placesFor(const QString& path,
+                                 const std::optional<io::FileStamp>& stamp) const {
     const QString own = kAutosave + QLatin1Char('-') + m_token;
     if (path.isEmpty())
         return {QDir(m_scratch).filePath(kUntitled) + own};
-    return {path + own, elsewhere(path) + own};
+    return {path + own, elsewhere(path, stamp) + own};
+}
+
+// The names before `.autosave` under which something may have been kept of a shoot.
+QStringList Autosaves::basesOf(const QString& path) const {
+    if (path.isEmpty())
+        return {QDir(m_scratch).filePath(kUntitled)};
+    QStringList bases{path};
+    const auto there = io::lookAt(path.toStdString());
+    const QString key = there && *there ? keyOf(**there) : QStringLiteral("none");
+    const QString own = QStringLiteral("elsewhere-") + hashOf(path);
+    for (const auto& name :
+         QDir(m_scratch).entryList({QStringLiteral("elsewhere-*")}, QDir::Files | QDir::Hidden)) {
+        const QString base = name.left(name.indexOf(kAutosave));
+        const QString stem = base.chopped(std::min(base.size(), qsizetype{7})); // ".bslate"
+        if (stem == own || stem.startsWith(own + QLatin1Char('-')) ||
+            stem.endsWith(QLatin1Char('-') + key))
+            bases.append(QDir(m_scratch).filePath(base));
+    }
+    bases.removeDuplicates();
+    return bases;
 }
 
 QStringList Autosaves::leftBehind(const QString& path) const {
-    const QStringList bases = path.isEmpty() ? QStringList{QDir(m_scratch).filePath(kUntitled)}
-                                             : QStringList{path, elsewhere(path)};
+    if (!tellsWhoLives())
+        return {};
+    const QStringList bases = basesOf(path);
     QFileInfoList found;
     for (const auto& base : bases) {
         const QFileInfo about(base + kAutosave);
@@ -133,7 +189,12 @@ QStringList Autosaves::leftBehind(const QString& path) const {
             const QString rest = entry.fileName().mid(about.fileName().size());
             const QString token = rest.startsWith(QLatin1Char('-')) ? rest.mid(1) : QString();
             const bool old = rest.isEmpty() || rest == QStringLiteral(".kept");
-            if (old || (token.size() == 12 && token != m_token && !isAlive(token)))
+            const bool unlocked =
+                token.startsWith(QLatin1Char('u')) && token.contains(QLatin1Char('-'));
+            const bool dead = unlocked             ? !mayLive(token)
+                              : token.size() == 12 ? token != m_token && !isAlive(token)
+                                                   : false;
+            if (old || dead)
                 found.append(entry);
         }
     }

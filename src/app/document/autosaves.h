@@ -1,7 +1,11 @@
 #pragma once
 
+#include "io/system/files.h"
+
 #include <QString>
 #include <QStringList>
+
+#include <optional>
 
 namespace bslate::app {
 
@@ -18,11 +22,17 @@ public:
     Autosaves& operator=(const Autosaves&) = delete;
 
     /// Where this window may keep changes to a shoot (empty: one that was never saved), the best
-    /// place first.
-    [[nodiscard]] QStringList placesFor(const QString& path) const;
+    /// place first; the last is never beside it. `stamp` tells the file again where it was moved
+    /// to.
+    [[nodiscard]] QStringList placesFor(const QString& path,
+                                        const std::optional<io::FileStamp>& stamp = {}) const;
 
-    /// What windows that are no longer alive have kept of it, the newest first.
+    /// What windows that are no longer alive have kept of it, under this name or one it had before,
+    /// the newest first. Nothing while it cannot be told who lives: see tellsWhoLives().
     [[nodiscard]] QStringList leftBehind(const QString& path) const;
+    /// False without a folder for the locks of windows: a window that lives looks like a dead one.
+    [[nodiscard]] bool tellsWhoLives() const { return m_lock >= 0; }
+    [[nodiscard]] const QString& scratch() const { return m_scratch; }
 
     /// Takes other names: what this window has kept by now is left behind.
     void startOver();
@@ -33,7 +43,9 @@ public:
 
 private:
     [[nodiscard]] QString lockName(const QString& token) const;
-    [[nodiscard]] QString elsewhere(const QString& path) const;
+    [[nodiscard]] QString elsewhere(const QString& path,
+                                    const std::optional<io::FileStamp>& stamp) const;
+    [[nodiscard]] QStringList basesOf(const QString& path) const;
     [[nodiscard]] bool isAlive(const QString& token) const;
     void lock();
     void release();

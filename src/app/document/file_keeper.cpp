@@ -18,7 +18,8 @@
 namespace bslate::app {
 namespace {
 
-constexpr int kAutosaveMs = 3000;
+constexpr int kAtRestMs = 500;     // without a change, after which it is kept
+constexpr int kAtLongestMs = 1000; // while changes go on
 constexpr int kTryAgainMs = 10000;
 constexpr int kUnnoticedMs = 100; // what nobody has to be told about
 constexpr int kMostRecent = 8;
@@ -47,13 +48,17 @@ void clearBrokenLock(const QString& settings) {
         QFile::remove(lock);
 }
 
-// Written into the first place that takes it; what an earlier one kept elsewhere goes.
+// Written into the first place that takes it; what an earlier one kept elsewhere goes. In a folder
+// that is lost nothing is tried, nor made.
 Result<QString> keep(const Shoot& shoot, const QStringList& places, const QString& document,
-                     const KeepGoing& wanted = {}) {
+                     bool homeLost, const KeepGoing& wanted = {}) {
     const std::string text = io::writeShoot(shoot);
     std::optional<Error> problem;
     for (const auto& place : places) {
-        QDir().mkpath(QFileInfo(place).absolutePath());
+        if (homeLost && place != places.back())
+            continue;
+        if (place == places.back()) // a folder of this program's
+            (void)io::makeOwnFolder(fromQt(QFileInfo(place).absolutePath()));
         const auto kept = io::writePrivately(fromQt(place), text, fromQt(document), wanted);
         if (!kept && kept.error().code == ErrorCode::Stopped)
             return kept.error();
@@ -80,11 +85,12 @@ FileKeeper::FileKeeper(ShootDocument& document, QSettings& settings, const QStri
     , m_timer(new QTimer(this)) {
     clearBrokenLock(settings.fileName());
     m_timer->setSingleShot(true);
-    m_timer->setInterval(kAutosaveMs);
     connect(m_timer, &QTimer::timeout, this, &FileKeeper::startAutosave);
     connect(&document, &ShootDocument::changed, this, [this] {
-        if (!m_timer->isActive())
-            m_timer->start(kAutosaveMs);
+        if (!m_unkept.isValid())
+            m_unkept.start();
+        m_timer->start(
+            std::clamp(kAtLongestMs - static_cast<int>(m_unkept.elapsed()), 0, kAtRestMs));
     });
     // Undone to what is saved: what was kept in between is older than that.
     connect(&document.undoStack(), &QUndoStack::cleanChanged, this, [this](bool clean) {
@@ -99,7 +105,7 @@ void FileKeeper::startNew() {
     shoot.title = fromQt(tr("Untitled shoot"));
     shoot.kit = m_kitForNew ? m_kitForNew() : plainKit();
     m_document.reset(std::move(shoot), {});
-    m_disk.remember({}, {}, {});
+    m_disk.forget();
     m_alone = m_autosaves.holdOpen({});
 }
 
@@ -117,23 +123,25 @@ Outcome FileKeeper::openDemo() {
         return shoot.error();
     forgetAutosave();
     m_document.reset(*std::move(shoot), {});
-    m_disk.remember({}, {}, {});
+    m_disk.forget();
     m_alone = m_autosaves.holdOpen({});
     return Done{};
 }
 
 Outcome FileKeeper::open(const QString& path) {
     const QString target = QFileInfo(path).absoluteFilePath();
-    const auto text = io::readFile(fromQt(target));
+    const auto text = io::readStamped(fromQt(target));
     if (!text)
         return text.error();
-    auto shoot = io::readShoot(*text, fromQt(target), fromQt(QFileInfo(target).absolutePath()),
-                               agreedFor(target));
+    auto shoot = io::readShoot(text->bytes, fromQt(target),
+                               fromQt(QFileInfo(target).absolutePath()), agreedFor(target));
     if (!shoot)
         return shoot.error();
     forgetAutosave();
     m_document.reset(*std::move(shoot), target);
-    m_disk.remember(target, QByteArray::fromStdString(*text), m_document.value());
+    m_disk.remember(target, QByteArray::fromStdString(text->bytes), text->stamp,
+                    m_document.value());
+    m_homeLost = false;
     m_alone = m_autosaves.holdOpen(target);
     remember(target);
     return Done{};
@@ -172,10 +180,21 @@ Outcome FileKeeper::save(const QString& path) {
     if (moves)
         shoot.kitFile.reset(); // a relative reference would break: embed the kit
     const std::string text = io::writeShoot(shoot);
-    Outcome saved = Done{};
+    const bool again = target == m_document.path();
+    if (again && m_disk.isHomeLost())
+        return Error{ErrorCode::FileUnwritable,
+                     fromQt(target),
+                     {},
+                     {},
+                     "its folder, which is gone or on a drive that is away; Save as puts it "
+                     "elsewhere"};
+    Result<io::FileStamp> saved = Error{};
     BackgroundJob writing;
-    writing.start([&](const BackgroundJob::Control&) {
-        saved = io::writeFileAtomically(fromQt(target), text);
+    writing.start([&, seen = m_disk.stamp()](const BackgroundJob::Control&) {
+        const auto there = io::lookAt(fromQt(target));
+        // A file that is gone is made again; what is saved under another name was asked about.
+        saved = !there ? Result<io::FileStamp>(there.error())
+                       : io::writeOver(fromQt(target), text, again && *there ? seen : *there);
         return [] {};
     });
     waitFor(writing);
@@ -185,7 +204,8 @@ Outcome FileKeeper::save(const QString& path) {
     m_document.edit(tr("Embed kit"), std::move(shoot));
     m_document.markSaved(target);
     m_timer->stop();
-    m_disk.remember(target, QByteArray::fromStdString(text), m_document.value());
+    m_disk.remember(target, QByteArray::fromStdString(text), *saved, m_document.value());
+    m_homeLost = false;
     m_alone = m_autosaves.holdOpen(target);
     remember(target);
     return Done{};
@@ -219,13 +239,41 @@ QStringList FileKeeper::leftovers(const QString& path) const {
     return m_autosaves.leftBehind(path);
 }
 
+QStringList FileKeeper::places() const {
+    return m_autosaves.placesFor(m_document.path(), m_disk.stamp());
+}
+
+void FileKeeper::keepMine() {
+    const bool otherKit = m_disk.hasOtherKit();
+    m_disk.accept();
+    if (!otherKit)
+        return;
+    Shoot shoot = m_document.shoot();
+    shoot.kitFile.reset();
+    m_document.edit(tr("Keep this kit"), std::move(shoot));
+}
+
+// Said once, and again when the folder was back in between.
+void FileKeeper::tellHome(bool lost) {
+    if (lost && !m_homeLost)
+        emit homeLost(tr("The folder of %1 is gone, or its drive is away. Unsaved changes are kept "
+                         "in %2 meanwhile; Save as puts the shoot elsewhere.")
+                          .arg(QFileInfo(m_document.path()).fileName(), m_autosaves.scratch()));
+    m_homeLost = lost;
+    if (!m_autosaves.tellsWhoLives() && !m_livesUntold)
+        emit livesUntold(tr("Windows cannot be told apart, since %1 takes no locks: what a crashed "
+                            "one kept is not offered here.")
+                             .arg(m_autosaves.scratch()));
+    m_livesUntold = !m_autosaves.tellsWhoLives();
+}
+
 // Under the names it has; the next ones are others.
 Outcome FileKeeper::leaveBehind() {
     waitForDisk();
     m_timer->stop();
     if (m_document.isModified()) {
         const auto kept =
-            keep(m_document.shoot(), m_autosaves.placesFor(m_document.path()), m_document.path());
+            keep(m_document.shoot(), places(), m_document.path(), m_disk.isHomeLost());
         if (!kept)
             return kept.error();
     }
@@ -251,24 +299,24 @@ Outcome FileKeeper::recover(const QString& autosave, const QString& path) {
     m_document.reset(*std::move(shoot), path, true);
     m_timer->stop();
     // The recovered state stays safe under this window's name before the kept one goes.
-    m_written = m_autosaves.placesFor(path);
-    const auto kept = keep(m_document.shoot(), m_written, path);
+    m_written = m_autosaves.placesFor(path, m_disk.stamp());
+    const auto kept = keep(m_document.shoot(), m_written, path, m_disk.isHomeLost());
     if (kept)
         QFile::remove(autosave);
-    tell(kept ? Outcome(Done{}) : Outcome(kept.error()), kept ? *kept : QString());
+    tell(kept, m_disk.isHomeLost());
     return Done{};
 }
 
 // What stands in a file that is about to be the open one, without opening it.
 void FileKeeper::follow(const QString& path) {
     m_alone = m_autosaves.holdOpen(path);
-    m_disk.remember({}, {}, {});
-    const auto text = io::readFile(fromQt(path));
-    const auto shoot = text ? io::readShoot(*text, fromQt(path),
+    m_disk.forget();
+    const auto text = io::readStamped(fromQt(path));
+    const auto shoot = text ? io::readShoot(text->bytes, fromQt(path),
                                             fromQt(QFileInfo(path).absolutePath()), agreedFor(path))
                             : Result<Shoot>(text.error());
     if (shoot)
-        m_disk.remember(path, QByteArray::fromStdString(*text),
+        m_disk.remember(path, QByteArray::fromStdString(text->bytes), text->stamp,
                         std::make_shared<const Shoot>(*shoot));
 }
 
@@ -276,32 +324,36 @@ void FileKeeper::discard(const QString& autosave) {
     QFile::remove(autosave);
 }
 
-void FileKeeper::tell(const Outcome& outcome, const QString& place) {
-    if (outcome) {
-        emit autosaved(place);
+void FileKeeper::tell(const Result<QString>& kept, bool homeLost) {
+    tellHome(homeLost);
+    if (kept) {
+        emit autosaved(*kept);
         return;
     }
     m_timer->start(kTryAgainMs);
-    emit autosaveFailed(tr("Unsaved changes are kept nowhere: %1").arg(messageOf(outcome.error())));
+    emit autosaveFailed(tr("Unsaved changes are kept nowhere: %1").arg(messageOf(kept.error())));
 }
 
 void FileKeeper::startAutosave() {
     if (!m_document.isModified())
         return;
-    m_written = m_autosaves.placesFor(m_document.path());
+    m_written = places();
+    m_unkept.invalidate();
     if (!m_obsolete)
         m_obsolete = std::make_shared<std::atomic<bool>>(false);
     m_autosaving.start([this, obsolete = m_obsolete, value = m_document.value(), places = m_written,
-                        document = m_document.path()](
-                           const BackgroundJob::Control&) -> BackgroundJob::Then {
+                        document = m_document.path(),
+                        disk = m_disk](const BackgroundJob::Control&) -> BackgroundJob::Then {
         if (*obsolete)
             return [] {};
-        const auto kept = keep(*value, places, document, [obsolete](double) { return !*obsolete; });
+        const bool lost = disk.isHomeLost();
+        const auto kept =
+            keep(*value, places, document, lost, [obsolete](double) { return !*obsolete; });
         if (kept && *obsolete)
             QFile::remove(*kept);
-        return [this, obsolete, kept] {
+        return [this, obsolete, kept, lost] {
             if (!*obsolete)
-                tell(kept ? Outcome(Done{}) : Outcome(kept.error()), kept ? *kept : QString());
+                tell(kept, lost);
         };
     });
 }
@@ -323,14 +375,16 @@ void FileKeeper::autosaveNow() {
     if (!m_document.isModified())
         return;
     m_timer->stop();
-    m_written = m_autosaves.placesFor(m_document.path());
-    const auto kept = keep(m_document.shoot(), m_written, m_document.path());
-    tell(kept ? Outcome(Done{}) : Outcome(kept.error()), kept ? *kept : QString());
+    m_unkept.invalidate();
+    m_written = places();
+    const bool lost = m_disk.isHomeLost();
+    tell(keep(m_document.shoot(), m_written, m_document.path(), lost), lost);
 }
 
 // A write that is on its way removes what it wrote itself, so nobody waits for it.
 void FileKeeper::forgetAutosave() {
     m_timer->stop();
+    m_unkept.invalidate();
     m_autosaving.stop();
     if (m_obsolete)
         *m_obsolete = true;

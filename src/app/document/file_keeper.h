@@ -7,6 +7,7 @@
 #include "core/base/result.h"
 #include "io/json/shoot_json.h"
 
+#include <QElapsedTimer>
 #include <QObject>
 #include <QStringList>
 
@@ -42,7 +43,9 @@ public:
     Outcome open(const QString& path);
     /// From now on the kit that a shoot names so may be read wherever it is; remembered.
     void agreeToKit(const QString& path, const QString& named);
-    /// Never waits for an autosave.
+    /// Never waits for an autosave. Fails with WrittenMeanwhile, the file untouched, when another
+    /// program wrote it since it was read or asked about; into a folder that is gone nothing is
+    /// written, and none is made.
     Outcome save(const QString& path);
     /// Replaces the kit by one from a file; undoable.
     Outcome useKit(const QString& path);
@@ -53,8 +56,9 @@ public:
 
     /// What somebody else has written into the open shoot's file since it was read or saved here.
     [[nodiscard]] std::optional<DiskCopy::Change> changeOnDisk() { return m_disk.change(); }
-    /// Lets this window's shoot count as the newer one.
-    void keepMine() { m_disk.accept(); }
+    /// Lets this window's shoot count as the newer one; a kit file that was changed is no longer
+    /// its kit.
+    void keepMine();
     /// Reads the file again; unsaved changes are left behind as an autosave, to be offered. Fails,
     /// with everything as it was, when they cannot be kept.
     Outcome loadTheirs();
@@ -80,14 +84,20 @@ public:
 signals:
     void autosaveFailed(const QString& message); ///< again after every try that failed
     void autosaved(const QString& place);
+    /// Unsaved changes are kept where the message says, because the folder of the shoot is gone.
+    void homeLost(const QString& message);
+    /// Nothing is offered of what crashed windows kept, because the message's folder has no locks.
+    void livesUntold(const QString& message);
     void waitingForDisk(); ///< the calling thread waits for a write that takes longer than usual
 
 private:
     [[nodiscard]] Outcome leaveBehind();
+    [[nodiscard]] QStringList places() const; ///< of what is unsaved now
+    void tellHome(bool lost);
     void waitFor(BackgroundJob& writing);
     [[nodiscard]] io::AgreeToKit agreedFor(const QString& path) const;
     void follow(const QString& path);
-    void tell(const Outcome& outcome, const QString& place);
+    void tell(const Result<QString>& kept, bool homeLost);
     void remember(const QString& path);
 
     ShootDocument& m_document;
@@ -96,6 +106,9 @@ private:
     DiskCopy m_disk;
     QTimer* m_timer;
     bool m_alone = true;
+    bool m_homeLost = false;    ///< it was told
+    QElapsedTimer m_unkept;     ///< since the first change that is not kept; invalid: none
+    bool m_livesUntold = false; ///< it was told
     std::function<Kit()> m_kitForNew;
     QStringList m_written; ///< where this window may have kept the present shoot
     /// Set when what is being written of the present shoot is not to be kept.

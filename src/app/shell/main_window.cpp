@@ -45,6 +45,7 @@ constexpr int kFirstStep = 4; // Light
 // What questions are about.
 const QString kNotKept = QStringLiteral("not-kept");
 const QString kMyKit = QStringLiteral("my-kit");
+const QString kHomeLost = QStringLiteral("home-lost");
 } // namespace
 
 MainWindow::MainWindow(Style& style, QSettings& settings, const QString& scratch)
@@ -205,11 +206,21 @@ void MainWindow::connectParts() {
                                                                      m_mine.takeBack();
                                                                  }}});
     });
+    connect(&m_mine, &MyKit::waiting, this, tell);
+    connect(&m_mine, &MyKit::changed, this, [this] {
+        if (isAtStart())
+            showStart(); // it counts the cameras that are kept
+    });
     connect(&m_profileActions, &ProfileActions::refused, this, tellProblem);
     connect(&m_profileActions, &ProfileActions::told, this, tell);
     connect(&m_files, &FileKeeper::autosaveFailed, this, [this](const QString& message) {
         m_notice->ask(kNotKept, message, {{tr("Understood"), {}}}, true);
     });
+    connect(&m_files, &FileKeeper::homeLost, this, [this](const QString& message) {
+        m_notice->ask(kHomeLost, message,
+                      {{tr("Save as\u2026"), [this] { saveAs(); }}, {tr("Later"), {}}}, true);
+    });
+    connect(&m_files, &FileKeeper::livesUntold, this, tellProblem);
     connect(&m_files, &FileKeeper::waitingForDisk, this, &MainWindow::sayDiskIsSlow);
     connect(&m_files, &FileKeeper::autosaved, this, [this] { m_notice->withdraw(kNotKept); });
     connect(&m_document, &ShootDocument::fileChanged, this, &MainWindow::updateTitle);
@@ -347,8 +358,10 @@ bool MainWindow::mayLeave() {
 
 void MainWindow::changeEvent(QEvent* event) {
     QMainWindow::changeEvent(event);
-    if (event->type() == QEvent::ActivationChange && isActiveWindow())
-        lookAtDisk();
+    if (event->type() != QEvent::ActivationChange || !isActiveWindow())
+        return;
+    lookAtDisk();
+    m_mine.look();
 }
 
 // Its frame is known once it is shown.

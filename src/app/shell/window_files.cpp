@@ -136,6 +136,8 @@ void MainWindow::sayDiskIsSlow() {
 
 bool MainWindow::saveTo(const QString& path) {
     const auto saved = m_files.save(path);
+    if (!saved && saved.error().code == ErrorCode::WrittenMeanwhile && path == m_document.path())
+        return save(); // what was written between the question and now is asked about in its turn
     if (!saved) {
         m_notice->tell(messageOf(saved.error()), true);
         return false;
@@ -153,6 +155,7 @@ bool MainWindow::save() {
         switch (m_askOver(tr("%1 was written by another program or window since it was opened: %2.")
                               .arg(QFileInfo(path).fileName(), shortList(*change)))) {
         case Over::Replace:
+            m_files.keepMine();
             break;
         case Over::SaveAs:
             return saveAs();

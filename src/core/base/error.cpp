@@ -40,6 +40,8 @@ std::string_view summary(ErrorCode code) {
         return "the file cannot be read";
     case ErrorCode::FileUnwritable:
         return "the file cannot be written";
+    case ErrorCode::WrittenMeanwhile:
+        return "another program has written this file meanwhile";
     case ErrorCode::FileTooLarge:
         return "the file is too large";
     case ErrorCode::BrokenJson:

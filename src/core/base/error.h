@@ -10,23 +10,24 @@ namespace bslate {
 /// Everything that can go wrong at the edges of the program (texts, files, commands).
 /// Programming errors are asserted, never returned.
 enum class ErrorCode {
-    EmptyText,      ///< nothing was typed
-    NotANumber,     ///< no finite number where one was needed
-    UnknownUnit,    ///< a number with a unit that does not belong to the quantity
-    Ambiguous,      ///< a value that people read in two ways; `expected` says how to write each
-    OutOfRange,     ///< a readable value outside the valid range
-    UnknownId,      ///< a reference to a camera, profile, scene ... that is not there
-    FileUnreadable, ///< missing, no permission, a folder ...
-    FileUnwritable, ///< the disk refused; the previous file is untouched
-    FileTooLarge,   ///< over the reader's limit
-    BrokenJson,     ///< not JSON at all; `place` holds line and column
-    WrongType,      ///< JSON of another type than the schema asks for
-    MissingKey,     ///< a key the schema requires is absent
-    WrongFormat,    ///< valid JSON, but not one of our documents
-    NewerVersion,   ///< written by a newer Bright Slate
-    FileElsewhere,  ///< a file somebody else's file names, outside of that one's folder
-    Stopped,        ///< nobody wants the answer any more
-    Usage           ///< a command line that cannot be understood
+    EmptyText,        ///< nothing was typed
+    NotANumber,       ///< no finite number where one was needed
+    UnknownUnit,      ///< a number with a unit that does not belong to the quantity
+    Ambiguous,        ///< a value that people read in two ways; `expected` says how to write each
+    OutOfRange,       ///< a readable value outside the valid range
+    UnknownId,        ///< a reference to a camera, profile, scene ... that is not there
+    FileUnreadable,   ///< missing, no permission, a folder ...
+    FileUnwritable,   ///< the disk refused; the previous file is untouched
+    WrittenMeanwhile, ///< another program wrote the file since it was seen; it is untouched
+    FileTooLarge,     ///< over the reader's limit
+    BrokenJson,       ///< not JSON at all; `place` holds line and column
+    WrongType,        ///< JSON of another type than the schema asks for
+    MissingKey,       ///< a key the schema requires is absent
+    WrongFormat,      ///< valid JSON, but not one of our documents
+    NewerVersion,     ///< written by a newer Bright Slate
+    FileElsewhere,    ///< a file somebody else's file names, outside of that one's folder
+    Stopped,          ///< nobody wants the answer any more
+    Usage             ///< a command line that cannot be understood
 };
 
 /// One failure, with everything a person needs to put it right.

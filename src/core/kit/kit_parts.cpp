@@ -151,6 +151,39 @@ Result<Kit> withPartOf(const Kit& into, const Kit& from, KitPart part, std::stri
     return result;
 }
 
+namespace {
+
+// Whether a part is in `now` as the change left it.
+bool isAsLeft(const Kit& now, const Kit& after, const PartBeside& changed) {
+    const auto found = besideOf(now, after, changed.part, changed.id);
+    if (changed.state == PartState::OnlyHere) // removed by the change
+        return !found;
+    return found && found->state == PartState::Same;
+}
+
+} // namespace
+
+Kit takenBack(const Kit& before, const Kit& after, const Kit& now) {
+    auto open = besides(before, after);
+    std::erase_if(open, [&](const PartBeside& one) {
+        return one.state == PartState::Same || !isAsLeft(now, after, one);
+    });
+    Kit back = now;
+    // What another part needs goes after that one.
+    for (std::size_t left = open.size() + 1; open.size() < left;) {
+        left = open.size();
+        std::erase_if(open, [&](const PartBeside& one) {
+            auto next = one.state == PartState::OnlyThere
+                            ? withoutPart(back, one.part, one.id)
+                            : withPartOf(back, before, one.part, one.id);
+            if (next)
+                back = *std::move(next);
+            return next.ok();
+        });
+    }
+    return back;
+}
+
 Result<Kit> withAllOf(const Kit& into, const Kit& from) {
     Kit result = into;
     for (const auto& one : besides(from, into)) {

@@ -63,6 +63,11 @@ struct PartBeside {
 /// Everything of `from`, one after the other.
 [[nodiscard]] Result<Kit> withAllOf(const Kit& into, const Kit& from);
 
+/// `now` without the change that turned `before` into `after`, part by part: what it added goes,
+/// what it replaced or removed comes back. Parts that are not as `after` has them, or that others
+/// need, stay.
+[[nodiscard]] Kit takenBack(const Kit& before, const Kit& after, const Kit& now);
+
 /// `kit` without a part. Fails as checkKit() does where another part names it.
 [[nodiscard]] Result<Kit> withoutPart(Kit kit, KitPart part, const std::string& id);
 

@@ -1,6 +1,7 @@
 #include "io/system/files.h"
 
 #include "io/system/descriptor.h"
+#include "io/system/file_lock.h"
 
 #include <cerrno>
 #include <charconv>
@@ -124,50 +125,98 @@ void keepLike(const fs::path& like, const struct stat& info, int fd) {
     (void)!::fchmod(fd, info.st_mode & 07777); // on file systems without rights there are none
 }
 
-Outcome replace(const fs::path& named, const fs::path& target, std::string_view bytes,
-                const fs::path& like, mode_t mode, const KeepGoing& wanted = {}) {
-    const auto unwanted = [&] { return wanted && !wanted(0); };
-    const fs::path folder = folderOf(target);
+FileStamp stampFrom(const struct stat& about) {
+    return {about.st_dev, about.st_ino, static_cast<std::uintmax_t>(about.st_size),
+            about.st_mtim.tv_sec, about.st_mtim.tv_nsec};
+}
+
+// How a file is replaced.
+struct Replacing {
+    fs::path named;   ///< as the caller says it
+    fs::path target;  ///< links followed
+    fs::path like;    ///< whose rights it takes
+    mode_t mode;      ///< where there is none such
+    KeepGoing wanted; ///< may be empty
+    bool asSeen;      ///< only where it still is `seen`
+    std::optional<FileStamp> seen;
+};
+
+// Nothing where the file is what was seen; else why it is not written over.
+std::optional<Error> notAsSeen(const Replacing& how) {
+    const auto now = lookAt(how.target);
+    if (!now)
+        return unwritable(how.named, now.error().expected);
+    if (*now == how.seen)
+        return std::nullopt;
+    return Error{ErrorCode::WrittenMeanwhile, how.named.string(), {}, {}, {}};
+}
+
+Result<FileStamp> putInPlace(const Replacing& how, int fd, const std::string& name) {
+    struct stat written {};
+    const fs::path folder = folderOf(how.target);
+    const auto fail = [&](Error error) -> Result<FileStamp> {
+        ::unlink(name.c_str());
+        return error;
+    };
+    if (::fsync(fd) != 0 || ::fstat(fd, &written) != 0)
+        return fail(unwritable(how.named, std::strerror(errno)));
+    if (how.wanted && !how.wanted(0))
+        return fail({ErrorCode::Stopped, how.named.string(), {}, {}, {}});
+    const auto lock = how.asSeen ? FileLock::onFolder(folder) : FileLock();
+    if (how.asSeen)
+        if (const auto other = notAsSeen(how))
+            return fail(*other);
+    if (::rename(name.c_str(), how.target.c_str()) != 0)
+        return fail(unwritable(how.named, std::strerror(errno)));
+    return stampFrom(written);
+}
+
+Result<FileStamp> replace(const Replacing& how, std::string_view bytes) {
+    const fs::path folder = folderOf(how.target);
     clearAbandoned(folder);
     struct stat info {};
-    const bool known = ::stat(like.c_str(), &info) == 0;
+    const bool known = ::stat(how.like.c_str(), &info) == 0;
     std::string name;
-    const Descriptor file(openTemporary(folder, known ? 0600 : mode, name));
+    const Descriptor file(openTemporary(folder, known ? 0600 : how.mode, name));
     if (!file.open())
-        return unwritable(named, std::strerror(errno));
-    const auto fail = [&]() -> Outcome {
-        const std::string why = std::strerror(errno);
+        return unwritable(how.named, std::strerror(errno));
+    if (!writeAll(file.get(), bytes)) {
+        const auto error = unwritable(how.named, std::strerror(errno));
         ::unlink(name.c_str());
-        return unwritable(named, why);
-    };
-    if (!writeAll(file.get(), bytes))
-        return fail();
-    if (known)
-        keepLike(like, info, file.get());
-    if (::fsync(file.get()) != 0)
-        return fail();
-    if (unwanted()) {
-        ::unlink(name.c_str());
-        return Error{ErrorCode::Stopped, named.string(), {}, {}, {}};
+        return error;
     }
-    if (::rename(name.c_str(), target.c_str()) != 0)
-        return fail();
-    if (unwanted())
-        return Done{}; // whoever stopped it removes it
+    if (known)
+        keepLike(how.like, info, file.get());
+    const auto placed = putInPlace(how, file.get(), name);
+    if (!placed || (how.wanted && !how.wanted(0)))
+        return placed; // whoever stopped it removes it
     const Descriptor directory(::open(folder.c_str(), O_RDONLY | O_DIRECTORY | O_CLOEXEC));
     if (directory.open())
         ::fsync(directory.get());
-    return Done{};
+    return placed;
 }
 
-} // namespace
+Result<Replacing> replacing(const fs::path& path, Rights rights) {
+    const fs::path target = followed(path);
+    struct stat info {};
+    if (::stat(target.c_str(), &info) == 0 && !S_ISREG(info.st_mode))
+        return unwritable(path, "this is not a regular file");
+    return Replacing{path, target, target, rights == Rights::Private ? mode_t{0600} : mode_t{0666},
+                     {},   false,  {}};
+}
 
-Result<std::string> readFile(const fs::path& path, std::uintmax_t largest) {
+Outcome withoutStamp(const Result<FileStamp>& written) {
+    return written ? Outcome(Done{}) : Outcome(written.error());
+}
+
+// One reading; nothing where the file was written into meanwhile.
+Result<std::optional<StampedFile>> readOnce(const fs::path& path, std::uintmax_t largest) {
     // Without O_NONBLOCK a pipe would wait for its writer here.
     const Descriptor file(::open(path.c_str(), O_RDONLY | O_NONBLOCK | O_CLOEXEC));
     if (!file.open())
         return unreadable(path, std::strerror(errno));
-    struct stat info {};
+    struct stat info {
+    }, after{};
     if (::fstat(file.get(), &info) != 0)
         return unreadable(path, std::strerror(errno));
     if (!S_ISREG(info.st_mode))
@@ -191,15 +240,75 @@ Result<std::string> readFile(const fs::path& path, std::uintmax_t largest) {
         got += static_cast<std::size_t>(count);
     }
     bytes.resize(got);
-    return bytes;
+    if (::fstat(file.get(), &after) != 0)
+        return unreadable(path, std::strerror(errno));
+    if (stampFrom(after) != stampFrom(info))
+        return std::optional<StampedFile>();
+    return std::optional(StampedFile{std::move(bytes), stampFrom(info)});
+}
+
+} // namespace
+
+Result<StampedFile> readStamped(const fs::path& path, std::uintmax_t largest) {
+    for (int attempt = 0; attempt < 3; ++attempt) {
+        auto read = readOnce(path, largest);
+        if (!read)
+            return read.error();
+        if (*read)
+            return std::move(**std::move(read));
+    }
+    return unreadable(path, "another program is writing into it");
+}
+
+Result<std::string> readFile(const fs::path& path, std::uintmax_t largest) {
+    auto read = readStamped(path, largest);
+    if (!read)
+        return read.error();
+    return std::move(read).value().bytes;
+}
+
+Result<std::optional<FileStamp>> lookAt(const fs::path& path) {
+    struct stat about {};
+    if (::stat(path.c_str(), &about) == 0)
+        return std::optional(stampFrom(about));
+    const int why = errno;
+    struct stat folder {};
+    if (why == ENOENT && ::lstat(path.c_str(), &about) == 0)
+        return unreadable(path, "it leads to what is not there");
+    if (why == ENOENT && ::stat(folderOf(path).c_str(), &folder) == 0 && S_ISDIR(folder.st_mode))
+        return std::optional<FileStamp>();
+    return unreadable(path, why == ENOENT ? "its folder is not there" : std::strerror(why));
+}
+
+Outcome makeOwnFolder(const fs::path& folder) {
+    struct stat about {};
+    for (fs::path above = folder; !above.empty(); above = above.parent_path()) {
+        if (::stat(above.c_str(), &about) == 0 || above == above.parent_path())
+            break;
+        if (::lstat(above.c_str(), &about) == 0)
+            return unwritable(folder, above.string() + " leads to what is not there");
+    }
+    std::error_code failed;
+    fs::create_directories(folder, failed);
+    return failed ? Outcome(unwritable(folder, failed.message())) : Outcome(Done{});
 }
 
 Outcome writeFileAtomically(const fs::path& path, std::string_view bytes, Rights rights) {
-    const fs::path target = followed(path);
-    struct stat info {};
-    if (::stat(target.c_str(), &info) == 0 && !S_ISREG(info.st_mode))
-        return unwritable(path, "this is not a regular file");
-    return replace(path, target, bytes, target, rights == Rights::Private ? 0600 : 0666);
+    const auto how = replacing(path, rights);
+    return how ? withoutStamp(replace(*how, bytes)) : Outcome(how.error());
+}
+
+Result<FileStamp> writeOver(const fs::path& path, std::string_view bytes,
+                            const std::optional<FileStamp>& seen, Rights rights) {
+    auto how = replacing(path, rights);
+    if (!how)
+        return how.error();
+    auto own = *std::move(how);
+    own.asSeen = true;
+    own.seen = seen;
+    if (const auto other = notAsSeen(own)) // before anything is written beside it
+        return *other;
+    return replace(own, bytes);
 }
 
 Outcome writePrivately(const fs::path& path, std::string_view bytes, const fs::path& like,
@@ -208,16 +317,8 @@ Outcome writePrivately(const fs::path& path, std::string_view bytes, const fs::p
     if (::lstat(path.c_str(), &info) == 0 && !S_ISREG(info.st_mode) && !S_ISLNK(info.st_mode))
         return unwritable(path, "this is not a regular file");
     // Rights of the document alone: an autosave that was laid out says nothing.
-    return replace(path, path, bytes, like.empty() ? fs::path("/nonexistent/nothing") : like, 0600,
-                   wanted);
-}
-
-std::optional<FileStamp> stampOf(const fs::path& path) {
-    struct stat about {};
-    if (::stat(path.c_str(), &about) != 0)
-        return std::nullopt;
-    return FileStamp{about.st_dev, about.st_ino, static_cast<std::uintmax_t>(about.st_size),
-                     about.st_mtim.tv_sec, about.st_mtim.tv_nsec};
+    const auto rights = like.empty() ? fs::path("/nonexistent/nothing") : like;
+    return withoutStamp(replace({path, path, rights, 0600, wanted, false, {}}, bytes));
 }
 
 std::vector<Obstacle> obstaclesTo(const fs::path& path) {

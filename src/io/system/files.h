@@ -20,14 +20,30 @@ inline constexpr std::uintmax_t kLargestDocument = std::uintmax_t{64} * 1024 * 1
 [[nodiscard]] Result<std::string> readFile(const std::filesystem::path& path,
                                            std::uintmax_t largest = kLargestDocument);
 
-/// What tells that a file was written again: which file it is, its size and when. No contents are
-/// read; std::nullopt when there is none.
+/// What tells that a file was written again: which file it is, its size and when.
 struct FileStamp {
     std::uintmax_t device = 0, node = 0, size = 0;
     std::int64_t seconds = 0, nanoseconds = 0;
     friend bool operator==(const FileStamp&, const FileStamp&) = default;
 };
-[[nodiscard]] std::optional<FileStamp> stampOf(const std::filesystem::path& path);
+
+struct StampedFile {
+    std::string bytes;
+    FileStamp stamp; ///< of what was read, taken from the open file
+};
+/// As readFile(). A file that is written into while it is read is read again, three times at most.
+[[nodiscard]] Result<StampedFile> readStamped(const std::filesystem::path& path,
+                                              std::uintmax_t largest = kLargestDocument);
+
+/// What stands under a name, without opening it; nothing only where the folder is there and has no
+/// such name in it. Fails with FileUnreadable for everything else that cannot be told: a link to
+/// what is away, a folder that is gone or not answered for, a drive that does not answer.
+[[nodiscard]] Result<std::optional<FileStamp>> lookAt(const std::filesystem::path& path);
+
+/// Makes a folder of the program's own and those above it that are missing. Fails with
+/// FileUnwritable, and makes nothing, where one of them is a link to what is not there: a drive
+/// that is away.
+[[nodiscard]] Outcome makeOwnFolder(const std::filesystem::path& folder);
 
 /// Who may read what is written.
 enum class Rights {
@@ -42,6 +58,14 @@ enum class Rights {
 /// the middle are cleared on the way. Fails with FileUnwritable; what is no regular file is left
 /// alone.
 [[nodiscard]] Outcome writeFileAtomically(const std::filesystem::path& path, std::string_view bytes,
+                                          Rights rights = Rights::Usual);
+
+/// The same, where a file still is what was seen of it (none: no file was there). The folder is
+/// locked while that is looked at once more and the new one is put in its place, so that of several
+/// programs that save through this one is told. The stamp is of what was written. Fails besides
+/// with WrittenMeanwhile, the file untouched.
+[[nodiscard]] Result<FileStamp> writeOver(const std::filesystem::path& path, std::string_view bytes,
+                                          const std::optional<FileStamp>& seen,
                                           Rights rights = Rights::Usual);
 
 /// The same beside a file that may have been laid out by somebody else: links are not followed but

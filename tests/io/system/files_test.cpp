@@ -3,6 +3,10 @@
 
 #include <gtest/gtest.h>
 
+#include <atomic>
+#include <thread>
+#include <vector>
+
 #include <chrono>
 #include <sys/stat.h>
 #include <sys/wait.h>
@@ -135,6 +139,65 @@ TEST(Files, ProposedNamesArePlain) {
     for (const auto& [text, name] : table)
         EXPECT_EQ(plainFileName(text), name) << text;
     EXPECT_EQ(plainFileName(std::string(99, 'x') + "\u00e9").size(), 99u) << "whole characters";
+}
+
+TEST(WriteOver, OnlyWhatWasSeenIsReplaced) {
+    const TemporaryFolder folder;
+    const auto path = folder / "day.bslate";
+    const auto first = writeOver(path, "one", std::nullopt);
+    ASSERT_TRUE(first);
+    EXPECT_EQ(lookAt(path).value(), *first) << "the stamp is of what was written";
+    EXPECT_EQ(readStamped(path)->stamp, *first);
+    EXPECT_EQ(writeOver(path, "two", std::nullopt).error().code, ErrorCode::WrittenMeanwhile);
+    ASSERT_TRUE(writeFileAtomically(path, "theirs"));
+    EXPECT_EQ(writeOver(path, "two", *first).error().code, ErrorCode::WrittenMeanwhile);
+    EXPECT_EQ(*readFile(path), "theirs");
+    std::filesystem::remove(path);
+    EXPECT_EQ(writeOver(path, "two", *first).error().code, ErrorCode::WrittenMeanwhile);
+    EXPECT_FALSE(std::filesystem::exists(path));
+    for (const auto& entry : std::filesystem::directory_iterator(folder.path()))
+        ADD_FAILURE() << "left behind: " << entry.path();
+}
+
+// Many programs that all saw the same file: one of them replaces it, the others are told.
+TEST(WriteOver, OfManyAtOnceOneReplaces) {
+    const TemporaryFolder folder;
+    const auto path = folder / "day.bslate";
+    for (int round = 0; round < 20; ++round) {
+        const auto seen = lookAt(path);
+        ASSERT_TRUE(seen);
+        std::atomic<int> replaced = 0, told = 0;
+        std::vector<std::thread> all;
+        for (int i = 0; i < 6; ++i)
+            all.emplace_back([&, i] {
+                const auto done = writeOver(path, std::string(5000, char('a' + i)), *seen);
+                ++(done ? replaced : told);
+            });
+        for (auto& one : all)
+            one.join();
+        EXPECT_EQ(replaced, 1);
+        EXPECT_EQ(told, 5);
+    }
+}
+
+TEST(LookAt, NothingIsOnlyWhatAFolderDoesNotHold) {
+    namespace fs = std::filesystem;
+    const TemporaryFolder folder;
+    ASSERT_TRUE(lookAt(folder / "none"));
+    EXPECT_FALSE(*lookAt(folder / "none"));
+    fs::create_symlink(folder / "away/kit.json", folder / "link");
+    EXPECT_FALSE(lookAt(folder / "link")) << "it leads to what is not there";
+    fs::create_directory(folder / "away");
+    EXPECT_FALSE(lookAt(folder / "link")) << "a drive may be put in there";
+    EXPECT_FALSE(lookAt(folder / "gone/kit.json"));
+    fs::create_symlink(folder / "loop", folder / "loop");
+    EXPECT_FALSE(lookAt(folder / "loop"));
+    EXPECT_FALSE(makeOwnFolder(folder / "loop/data"));
+    fs::create_symlink(folder / "drive", folder / "data");
+    EXPECT_FALSE(makeOwnFolder(folder / "data/bright-slate"));
+    EXPECT_FALSE(fs::exists(folder / "drive"));
+    EXPECT_TRUE(makeOwnFolder(folder / "own/data"));
+    EXPECT_TRUE(fs::is_directory(folder / "own/data"));
 }
 
 } // namespace
