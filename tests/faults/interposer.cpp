@@ -1,7 +1,8 @@
 // Loaded before the C library: makes one call of a kind fail, or ends the process there.
-//   BSLATE_FAULT_CALL   open, write, fsync or rename
+//   BSLATE_FAULT_CALL   open, write, fsync, rename or stat
 //   BSLATE_FAULT_AT     which one of them, from 1; calls that only read do not count
 //   BSLATE_FAULT_HOW    an error number, "kill", or "delay:MS" for that one and all after it
+//   BSLATE_FAULT_PATH   of stat: only names that end so
 //   BSLATE_FAULT_COUNT  a file that gets how many there were, at a clean end
 #include <atomic>
 #include <cerrno>
@@ -12,6 +13,7 @@
 #include <dlfcn.h>
 #include <fcntl.h>
 #include <string>
+#include <string_view>
 #include <sys/stat.h>
 #include <unistd.h>
 
@@ -103,6 +105,14 @@ int fsync(int fd) {
     if (failsNow("fsync"))
         return -1;
     return real<int (*)(int)>("fsync")(fd);
+}
+
+int stat(const char* path, struct stat* about) {
+    const char* only = std::getenv("BSLATE_FAULT_PATH");
+    const std::string_view name(path);
+    if (only && name.ends_with(only) && failsNow("stat"))
+        return -1;
+    return real<int (*)(const char*, struct stat*)>("stat")(path, about);
 }
 
 int rename(const char* from, const char* to) {

@@ -13,6 +13,7 @@ class Tally:
     def __init__(self):
         self.faults, self.kills, self.documents, self.judged, self.rounds = 0, 0, 0, 0, 0
         self.bad = []
+        self.replaced = 0
         self.slowest, self.slowest_step, self.lost = 0.0, 0.0, 0.0
 
     def note(self, what):

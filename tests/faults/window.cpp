@@ -63,6 +63,10 @@ public:
             return answer(rest);
         else if (verb == QLatin1String("fault"))
             fault(rest.split(QLatin1Char(' ')));
+        else if (verb == QLatin1String("keep"))
+            return keep(rest);
+        else if (verb == QLatin1String("mine"))
+            return mine();
         else if (verb == QLatin1String("walk"))
             return walk();
         else if (verb != QLatin1String("numbers"))
@@ -105,8 +109,31 @@ private:
         return QStringLiteral("no such answer");
     }
 
+    // A camera of the shoot into My kit.
+    QString keep(const QString& camera) {
+        bool kept = false;
+        const auto heard = QObject::connect(&m_window.mine(), &bslate::app::MyKit::kept, &m_window,
+                                            [&] { kept = true; });
+        m_window.mine().keep({{bslate::KitPart::Camera, camera}});
+        m_window.mine().settle();
+        QObject::disconnect(heard);
+        return kept ? QStringLiteral("kept") : told();
+    }
+
+    QString mine() {
+        m_window.mine().look();
+        m_window.mine().settle();
+        const auto& kit = m_window.mine().kit();
+        QStringList cameras;
+        if (kit)
+            for (const auto& camera : kit->cameras)
+                cameras.append(toQt(camera.id));
+        return kit ? cameras.join(QLatin1Char(' ')) : QStringLiteral("unreadable");
+    }
+
     // Calls are counted from here on.
     static void fault(const QStringList& words) {
+        qputenv("BSLATE_FAULT_PATH", words.value(3).toUtf8());
         qputenv("BSLATE_FAULT_AT", words.value(1).toUtf8());
         qputenv("BSLATE_FAULT_HOW", words.value(2).toUtf8());
         qputenv("BSLATE_FAULT_CALL", words.value(0).toUtf8());

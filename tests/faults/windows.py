@@ -13,7 +13,8 @@ from concurrent.futures import ThreadPoolExecutor
 
 from tally import DEMO, KIT
 
-AUTOSAVE = 3.0  # seconds from an edit; what a kill before that takes is reported, not counted
+AUTOSAVE = 1.0  # seconds from an edit, as promised; how much a kill takes is reported
+FRESH = 3.5  # what was added so long before a kill is counted only on a machine that is not busy
 PATIENCE = 20.0
 
 
@@ -207,7 +208,7 @@ class Windows:
         self.tally.kills += 1
         # What was added too shortly before may be lost; it counts no more, and how much it was does.
         fresh = [name for name, (when, by) in added.items()
-                 if by == at and time.monotonic() - when < AUTOSAVE + 0.5]
+                 if by == at and time.monotonic() - when < FRESH]
         left = self._everything(folder, path) if fresh else set()
         for name in fresh:
             if name not in left:
