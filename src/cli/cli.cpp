@@ -1,5 +1,6 @@
 #include "cli/cli.h"
 
+#include "cli/plain_stream.h"
 #include "cli/verbs.h"
 
 #include <CLI/CLI.hpp>
@@ -49,7 +50,8 @@ int finished(const Run& run, Output output) {
 
 } // namespace
 
-int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& err) {
+int run(const std::vector<std::string>& args, std::ostream& plainOut, std::ostream& plainErr) {
+    PlainStream out(plainOut), err(plainErr);
     CLI::App app{"Bright Slate: plans recording settings", "bslate"};
     app.require_subcommand(1);
     app.set_version_flag("--version", "bslate " BSLATE_VERSION);

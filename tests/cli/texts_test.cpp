@@ -201,5 +201,38 @@ TEST(CliTexts, FitTellsTheFitAndRefusesHalfAKit) {
     EXPECT_EQ(ran({"fit", (root() / "gone.csv").string(), "--nominal", "bt709"}).code, kBadInput);
 }
 
+// Escapes, bells, marks of direction and broken bytes in names are shown as JSON writes them.
+TEST(PlainOutput, NamesGiveATerminalNoOrders) {
+    const TemporaryFolder folder;
+    auto shoot = nlohmann::json::parse(slurp(kShoot));
+    shoot["kit"] = nlohmann::json::parse(slurp(kKit));
+    shoot["title"] = "\x1b]0;owned\x07 \xe2\x80\xae txt";
+    for (auto& setup : shoot["setups"])
+        setup["name"] = "\x1b[31mred\x1b[0m\xc2\x9b";
+    for (auto& scene : shoot["scenes"])
+        scene["name"] = "bell\x07\x7f";
+    const auto path = folder / "a\x1b[2J.bslate";
+    const auto none = (folder / "none\x1b[1m\xff.bslate").string();
+    spit(path, shoot.dump());
+    for (const std::vector<std::string>& args : {std::vector<std::string>{"check", path.string()},
+                                                 {"day", path.string(), "--day", "1"},
+                                                 {"banks", path.string(), "--camera", "tarn-6"},
+                                                 {"white", path.string(), "--setup", "2A"},
+                                                 {"check", path.string(), "--json"},
+                                                 {"preroll", path.string(), "--setup", "3A"},
+                                                 {"check", none}}) {
+        const auto told = ran(args);
+        for (const auto& text : {told.out, told.err})
+            for (const char* order : {"\x1b", "\x07", "\x7f", "\xe2\x80\xae", "\xc2\x9b", "\xff"})
+                EXPECT_EQ(text.find(order), std::string::npos) << args[0];
+    }
+    EXPECT_NE(ran({"check", none}).err.find("none\\u001b[1m\\ufffd"), std::string::npos);
+    // What is text stays as it is, and JSON means the same.
+    const auto preroll = ran({"preroll", path.string(), "--setup", "3A"}).out;
+    EXPECT_NE(preroll.find("\xc2\xb0"), std::string::npos) << "a degree sign";
+    EXPECT_NE(preroll.find("\\u001b[31mred"), std::string::npos) << preroll;
+    EXPECT_TRUE(ran({"check", path.string(), "--json"}).json().is_object());
+}
+
 } // namespace
 } // namespace bslate::cli

@@ -2,6 +2,7 @@
 
 #include "helper/clips/clip_samples.h"
 #include "helper/codec/media_library.h"
+#include "io/json/clip_json.h"
 
 #include <algorithm>
 #include <cmath>
@@ -220,9 +221,10 @@ Result<ClipFacts> factsOf(AVFormatContext& clip) {
         facts.duration = Seconds(static_cast<double>(clip.duration) / AV_TIME_BASE);
     takeWords(clip, facts);
     for (const auto* stream : soundStreams(clip))
-        facts.sound.push_back({stream->codecpar->ch_layout.nb_channels,
-                               stream->codecpar->sample_rate,
-                               avcodec_get_name(stream->codecpar->codec_id), std::nullopt});
+        facts.sound.push_back(
+            {std::clamp(stream->codecpar->ch_layout.nb_channels, 0, io::kMostChannels),
+             std::max(0, stream->codecpar->sample_rate),
+             avcodec_get_name(stream->codecpar->codec_id), std::nullopt});
     if (auto* stream = pictureStream(clip)) {
         facts.picture = pictureOf(*stream);
         if (const auto timed = takeTiming(clip, *stream, facts); !timed)

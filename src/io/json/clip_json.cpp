@@ -202,7 +202,7 @@ bool takePicture(const ClipJson& json, ClipPicture& picture) {
 bool takeSound(const ClipJson& json, ClipSound& sound) {
     Taker take(json);
     bool heard = false;
-    take.number("channels", sound.channels, 0, 1000);
+    take.number("channels", sound.channels, 0, kMostChannels);
     take.number("sample_rate_hz", sound.samplesPerSecond, 0, 1e9);
     take.word("codec", sound.standard);
     take.flag("heard", heard);

@@ -9,6 +9,9 @@
 /// prints. Rates are exact fractions, levels decibels; what is not known is null.
 namespace bslate::io {
 
+/// A sound track that says more has this many: what a RIFF header can say.
+inline constexpr int kMostChannels = 65535;
+
 [[nodiscard]] std::string clipText(const ClipFacts& clip);
 [[nodiscard]] std::string clipText(const Error& error);
 /// Fails with the error that was sent, or with WrongFormat when it is none of ours.

@@ -6,6 +6,7 @@
 #include <array>
 #include <cerrno>
 #include <csignal>
+#include <cstdlib>
 #include <fcntl.h>
 #include <memory>
 #include <poll.h>
@@ -14,6 +15,7 @@
 #include <sys/resource.h>
 #include <sys/socket.h>
 #include <sys/wait.h>
+#include <unistd.h>
 #include <utility>
 
 namespace bslate::io {
@@ -22,6 +24,8 @@ namespace {
 namespace fs = std::filesystem;
 using Clock = std::chrono::steady_clock;
 constexpr int kLookEveryMs = 50;
+constexpr const char* kParent = "BSLATE_PARENT"; // tells a helper whose it is
+constexpr unsigned kWallSpare = 10;              // seconds over its own limit, for one that waits
 #if defined(__SANITIZE_ADDRESS__)
 constexpr bool kUnderSanitizer = true;
 #elif defined(__has_feature)
@@ -77,9 +81,14 @@ Result<pid_t> spawned(const fs::path& program, const std::vector<std::string>& a
     posix_spawn_file_actions_adddup2(&actions, end, STDIN_FILENO);
     posix_spawn_file_actions_adddup2(&actions, end, STDOUT_FILENO);
     posix_spawn_file_actions_addopen(&actions, STDERR_FILENO, "/dev/null", O_WRONLY, 0);
+    std::string parent = std::string(kParent) + "=" + std::to_string(::getpid());
+    std::vector<char*> environment{parent.data()};
+    for (char** one = environ; *one; ++one)
+        environment.push_back(*one);
+    environment.push_back(nullptr);
     pid_t pid = -1;
     const int failed =
-        ::posix_spawn(&pid, program.c_str(), &actions, nullptr, argv.data(), environ);
+        ::posix_spawn(&pid, program.c_str(), &actions, nullptr, argv.data(), environment.data());
     posix_spawn_file_actions_destroy(&actions);
     if (failed != 0)
         return notRun("a helper program that can be started (" + program.string() + ")");
@@ -197,8 +206,11 @@ Result<std::string> runHelper(const fs::path& program, const std::vector<std::st
     const int status = child.wait();
     if (WIFEXITED(status) && WEXITSTATUS(status) == 0)
         return answer;
-    if (WIFSIGNALED(status) && (WTERMSIG(status) == SIGXCPU || WTERMSIG(status) == SIGKILL))
+    const int signal = WIFSIGNALED(status) ? WTERMSIG(status) : 0;
+    if (signal == SIGXCPU || signal == SIGALRM)
         return tooLong(limits);
+    if (signal == SIGKILL || signal == SIGTERM)
+        return notRun("a reader that goes on: it was killed, by somebody or for want of memory");
     return notRun("a file whose reading does not end the reader; it fails, or takes over " +
                   std::to_string(limits.memory >> 20) + " MiB of memory");
 }
@@ -213,9 +225,15 @@ void limitThisProcess(std::size_t memory, unsigned seconds) {
         ::setrlimit(what, &both);
     };
     ::prctl(PR_SET_PDEATHSIG, SIGKILL);
+    // Gone before that was set: nobody would tell it any more.
+    const char* parent = std::getenv(kParent);
+    if (parent && std::to_string(::getppid()) != parent)
+        std::_Exit(3);
+    ::alarm(seconds + kWallSpare); // what waits for a pipe takes no time of the processor
     limit(RLIMIT_CORE, 0);
     limit(RLIMIT_FSIZE, 0);
-    limit(RLIMIT_CPU, seconds);
+    const rlimit processor{seconds, seconds + 1}; // a signal of its own before the kernel's kill
+    ::setrlimit(RLIMIT_CPU, &processor);
     if (memoryCanBeLimited())
         limit(RLIMIT_AS, memory);
 }

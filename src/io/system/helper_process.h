@@ -41,8 +41,9 @@ using RequestParts = std::function<std::string()>;
                                             const RequestParts& parts, const HelperLimits& limits,
                                             const KeepGoing& keepGoing = {});
 
-/// The helper's own side: from here on this process writes no files, starts nothing that outlives
-/// its parent, and ends itself over `memory` bytes or `seconds` of processor time.
+/// The helper's own side: from here on this process writes no files, ends with its parent, which
+/// may be gone already, and ends itself over `memory` bytes, `seconds` of processor time, or ten
+/// more on the wall.
 void limitThisProcess(std::size_t memory, unsigned seconds);
 /// False under sanitizers, which reserve terabytes: `memory` means nothing there.
 [[nodiscard]] bool memoryCanBeLimited();

@@ -2,6 +2,7 @@
 
 #include "core/base/field_check.h"
 #include "core/shoot/record_fields.h"
+#include "core/words/table_text.h"
 
 #include <algorithm>
 #include <array>
@@ -19,15 +20,6 @@ constexpr const char* kColumnsExpected = "the columns camera, bank, when, setup,
 
 Error recordFault(ErrorCode code, int line, std::string got, std::string expected) {
     return {code, {}, "line " + std::to_string(line), shortened(got), std::move(expected)};
-}
-
-std::string csvField(const std::string& text) {
-    if (text.find_first_of(",\";\t\r\n") == std::string::npos && !text.starts_with('#'))
-        return text;
-    std::string quoted = "\"";
-    for (const char c : text)
-        quoted += c == '"' ? std::string("\"\"") : std::string(1, c);
-    return quoted + "\"";
 }
 
 // A table in quotes and separators, taken apart row by row; a quoted field may hold line ends.
@@ -125,7 +117,7 @@ WrittenBank& writingOf(CameraRecord& record, const std::string& label, const std
 Outcome takeRow(CameraRecord& record, const std::vector<std::string>& row, const Columns& columns,
                 int line, std::string_view camera) {
     const auto cell = [&](RecordColumn column) {
-        return columns[column] < row.size() ? row[columns[column]] : std::string();
+        return columns[column] < row.size() ? fromTable(row[columns[column]]) : std::string();
     };
     if (!camera.empty() && cell(InCamera) != camera)
         return recordFault(ErrorCode::UnknownId, line, cell(InCamera),
@@ -156,11 +148,10 @@ Outcome takeRow(CameraRecord& record, const std::vector<std::string>& row, const
 } // namespace
 
 std::string writeRecordCsv(const CameraRecord& record) {
-    std::string text = "camera,bank,when,setup,setting,value\n";
+    std::string text = tableRow({kColumnNames.begin(), kColumnNames.end()}, TableKind::Csv);
     const auto add = [&](const WrittenBank& bank, const RecordLine& line) {
-        for (const auto& field : {record.id, bank.label, bank.when, bank.setup, line.setting})
-            text += csvField(field) + ",";
-        text += csvField(line.value) + "\n";
+        text += tableRow({record.id, bank.label, bank.when, bank.setup, line.setting, line.value},
+                         TableKind::Csv);
     };
     for (const auto* writings : {&record.earlier, &record.banks})
         for (const auto& bank : *writings)

@@ -160,6 +160,16 @@ TEST_F(Clips, VariableTurnedAndSoundAloneAreSeen) {
     ASSERT_TRUE(sound) << message(sound.error());
     EXPECT_FALSE(sound->picture);
     EXPECT_EQ(sound->sound.size(), 1u);
+    // A header that says what no sound has: told, and no fault of the two programs.
+    auto bytes = sample::slurp(folder / "s.wav");
+    for (const int channels : {0, 3000, 65535}) {
+        bytes[22] = static_cast<char>(channels & 0xFF);
+        bytes[23] = static_cast<char>(channels >> 8);
+        sample::spit(folder / "odd.wav", bytes);
+        const auto odd = read("odd.wav", ClipDepth::Listen);
+        EXPECT_TRUE(odd.ok() || odd.error().expected.find("message between") == std::string::npos)
+            << channels << " " << message(odd.error());
+    }
 }
 
 // A sine of amplitude 1/8 is -18.06 dBFS, its root mean square 3.01 dB less (1/sqrt 2). Loudness

@@ -10,12 +10,17 @@
 #include <gtest/gtest.h>
 
 #include <chrono>
+#include <csignal>
+#include <cstdlib>
+#include <sys/stat.h>
+#include <sys/wait.h>
 #include <thread>
 
 namespace bslate::io {
 namespace {
 
 using Clock = std::chrono::steady_clock;
+using sample::slurp;
 using sample::spit;
 using sample::TemporaryFolder;
 using namespace std::chrono_literals;
@@ -50,6 +55,47 @@ TEST(Helper, OneThatDiesHangsOrNeverStopsTalkingIsAnErrorAndGone) {
     EXPECT_FALSE(shell("yes", limits).ok());
     EXPECT_LT(secondsSince(start), 5);
     EXPECT_FALSE(runHelper("/nowhere/helper", {}, std::string(), limits).ok());
+}
+
+// Killed by somebody is not "too slow".
+TEST(Helper, OneThatIsKilledIsSaidToBeKilled) {
+    const auto killed = shell("kill -KILL $$");
+    ASSERT_FALSE(killed.ok());
+    EXPECT_NE(killed.error().expected.find("killed"), std::string::npos);
+    EXPECT_EQ(killed.error().expected.find(" s"), killed.error().expected.find(" somebody"));
+}
+
+// A helper whose program is killed goes with it, even while it waits on a pipe that nobody writes
+// into, and also one whose program was gone before it began.
+TEST(Helper, GoesWithItsProgram) {
+    const auto helper = findHelper("bslate-clips");
+    ASSERT_TRUE(helper.ok()) << message(helper.error());
+    const TemporaryFolder folder;
+    const auto fifo = folder / "a.mov";
+    ASSERT_EQ(::mkfifo(fifo.c_str(), 0600), 0);
+    const auto runs = [&] {
+        for (const auto& process : std::filesystem::directory_iterator("/proc")) {
+            const auto line = slurp(process.path() / "cmdline");
+            if (line.starts_with(helper->string()) && line.find(fifo.string()) != line.npos)
+                return true;
+        }
+        return false;
+    };
+    const pid_t program = ::fork();
+    if (program == 0) {
+        (void)runHelper(*helper, {"facts", fifo.string(), "2000000000", "20"}, std::string(), {});
+        std::_Exit(0);
+    }
+    for (int i = 0; i < 200 && !runs(); ++i)
+        std::this_thread::sleep_for(10ms);
+    ::kill(program, SIGKILL);
+    ::waitpid(program, nullptr, 0);
+    for (int i = 0; i < 300 && runs(); ++i)
+        std::this_thread::sleep_for(10ms);
+    EXPECT_FALSE(runs());
+    const std::string orphan = "BSLATE_PARENT=1 timeout 5 '" + helper->string() + "' facts '" +
+                               fifo.string() + "' 2000000000 20 >/dev/null 2>&1";
+    EXPECT_EQ(WEXITSTATUS(std::system(orphan.c_str())), 3) << "whose program is another process";
 }
 
 TEST(Helper, IsStoppedAsSoonAsNobodyWantsItsAnswer) {

@@ -96,5 +96,15 @@ TEST(RecordJson, ComesBackWithWhatItDoesNotKnow) {
     EXPECT_EQ(longer.error().code, ErrorCode::OutOfRange);
 }
 
+TEST(RecordCsv, AFormulaIsTextAndComesBack) {
+    CameraRecord record;
+    record.id = "tarn-6";
+    record.settings = {
+        {"note", "=HYPERLINK(\"http://x\",\"y\")"}, {"trim", "-0.3"}, {"tag", "'=a"}};
+    const auto text = io::writeRecordCsv(record);
+    EXPECT_NE(text.find("\"'=HYPERLINK"), std::string::npos) << text;
+    EXPECT_EQ(io::readRecordCsv(text, {})->settings, record.settings);
+}
+
 } // namespace
 } // namespace bslate

@@ -7,6 +7,7 @@
 #include "core/clip/clip_match.h"
 #include "core/clip/clip_print.h"
 #include "core/facts/evaluate.h"
+#include "core/words/table_text.h"
 #include "core/words/wording.h"
 
 #include <QApplication>
@@ -55,12 +56,6 @@ QString groundsText(const ClipMatch& match) {
     if (match.byTime)
         grounds << ClipsDialog::tr("its hour");
     return grounds.join(QStringLiteral(", "));
-}
-
-// One line of a table, whatever is in the text.
-QString cell(QString text) {
-    return text.replace(QLatin1Char('\t'), QLatin1Char(' '))
-        .replace(QLatin1Char('\n'), QLatin1Char(' '));
 }
 
 } // namespace
@@ -354,14 +349,17 @@ void ClipsDialog::setByHand(int index) {
 }
 
 QString ClipsDialog::table() const {
-    QStringList lines{
-        QStringList{tr("clip"), tr("setup"), tr("severity"), tr("what"), tr("why")}.join(
-            QLatin1Char('\t'))};
+    const auto row = [](const QStringList& fields) {
+        std::vector<std::string> texts;
+        for (const auto& field : fields)
+            texts.push_back(fromQt(field));
+        return toQt(tableRow(texts, TableKind::Tabs));
+    };
+    QString text = row({tr("clip"), tr("setup"), tr("severity"), tr("what"), tr("why")});
     const auto add = [&](const Entry& entry, const QString& severity, const QString& what,
                          const QString& why) {
-        lines << QStringList{cell(QFileInfo(entry.path).fileName()), cell(setupName(entry.setup)),
-                             severity, cell(what), cell(why)}
-                     .join(QLatin1Char('\t'));
+        text +=
+            row({QFileInfo(entry.path).fileName(), setupName(entry.setup), severity, what, why});
     };
     for (const auto& entry : m_entries) {
         if (!entry.refused.isEmpty())
@@ -370,7 +368,7 @@ QString ClipsDialog::table() const {
             add(entry, toQt(severityName(finding.severity)), toQt(titleOf(finding, translator())),
                 toQt(reasonOf(finding, translator())));
     }
-    return lines.join(QLatin1Char('\n')) + QLatin1Char('\n');
+    return text;
 }
 
 void ClipsDialog::dragEnterEvent(QDragEnterEvent* event) {

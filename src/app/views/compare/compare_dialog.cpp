@@ -2,6 +2,7 @@
 
 #include "app/document/text.h"
 #include "core/words/figure_lines.h"
+#include "core/words/table_text.h"
 
 #include <QApplication>
 #include <QClipboard>
@@ -124,9 +125,10 @@ void CompareDialog::refresh() {
 void CompareDialog::copy() {
     QString text;
     for (int row = 0; row < m_table->rowCount(); ++row)
-        text += QStringLiteral("%1\t%2\t%3\n")
-                    .arg(m_table->item(row, 0)->text(), m_table->item(row, 1)->text(),
-                         m_table->item(row, 2)->text());
+        text += toQt(
+            tableRow({fromQt(m_table->item(row, 0)->text()), fromQt(m_table->item(row, 1)->text()),
+                      fromQt(m_table->item(row, 2)->text())},
+                     TableKind::Tabs));
     QApplication::clipboard()->setText(text);
 }
 
