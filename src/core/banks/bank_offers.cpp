@@ -84,12 +84,12 @@ void offerMoves(const Case& now, const Findings& all, Finding& finding, int from
 
 // Kept where the plan of the camera with this body cures the finding.
 void tryBody(const Case& now, const Findings& all, Finding& finding, RemedyId id, Facts facts,
-             Body body) {
+             const Body& body) {
     Edit edit;
     edit.kit = now.shoot.kit;
     for (auto& camera : edit.kit->cameras)
         if (camera.id == now.camera.id)
-            camera.body = std::move(body);
+            camera.body = body;
     const auto after = applied(now.shoot, edit);
     const auto& camera = *findCamera(after.kit, now.camera.id);
     const auto plan = planCamera(after, camera);
@@ -115,7 +115,7 @@ void offerPutBack(const Case& now, const Findings& all, Finding& finding) {
     body.controls[*at].chosen.reset();
     tryBody(now, all, finding, RemedyId::PutBack,
             {{"function", control.printed.value_or(*control.chosen)}, {"control", control.label}},
-            std::move(body));
+            body);
 }
 
 // What each control beside does then, "zebra on M2": those of the body before are left out.
@@ -135,7 +135,7 @@ void offerClear(const Case& now, const Findings& all, Finding& finding) {
     if (!body)
         return;
     Facts facts{{"given", givenInstead(now.camera.body, *body)}};
-    tryBody(now, all, finding, RemedyId::KeepClear, std::move(facts), *std::move(body));
+    tryBody(now, all, finding, RemedyId::KeepClear, std::move(facts), *body);
 }
 
 // Where nothing beside it can do something else: what is printed is overruled.

@@ -70,6 +70,7 @@ std::vector<Succession> successionsOf(std::span<const ClipFacts> clips,
             .push_back(&clip);
     }
     std::vector<Succession> all;
+    all.reserve(groups.size());
     for (const auto& [format, some] : groups)
         all.emplace_back(some);
     return all;

@@ -52,8 +52,9 @@ struct ChartDialog::Seen {
     std::vector<PictureArea> places;
 };
 
-ChartDialog::ChartDialog(const QString& picture, const QString& chart, ShootDocument::Value shoot,
-                         const QString& setup, const Style& style, QWidget* parent)
+ChartDialog::ChartDialog(const QString& picture, const QString& chart,
+                         const ShootDocument::Value& shoot, const QString& setup,
+                         const Style& style, QWidget* parent)
     : FootageDialog(picture, CodeRange::Full,
                     {tr("Sensor from a chart"),
                      tr("Mark the chart from edge to edge of its patches"), tr("Take the sensor")},

@@ -16,7 +16,7 @@ class ChartDialog : public FootageDialog {
 
 public:
     /// `picture` and `chart` are files.
-    ChartDialog(const QString& picture, const QString& chart, ShootDocument::Value shoot,
+    ChartDialog(const QString& picture, const QString& chart, const ShootDocument::Value& shoot,
                 const QString& setup, const Style& style, QWidget* parent = nullptr);
 
     [[nodiscard]] const std::optional<SensorFit>& fit() const { return m_fit; }
