@@ -131,6 +131,7 @@ TEST_F(FirstStart, AKindOfBodyAndAFewAnswersGiveAFirstVerdict) {
     };
     EXPECT_FALSE(guessed(CameraFact::Bases) || guessed(CameraFact::Readout));
     EXPECT_TRUE(guessed(CameraFact::Range) && guessed(CameraFact::Heat));
+    window->mine().settle();
     EXPECT_EQ(window->mine().kit()->cameras.size(), 1u) << "kept for every shoot";
     window->showView("kit");
     EXPECT_NE(next().find("Next its own curve"), std::string::npos) << next();

@@ -2,6 +2,7 @@
 
 #include "core/frame/image.h"
 #include "core/light/colour_chart.h"
+#include "core/quantity/number_text.h"
 #include "support/random_below.h"
 
 #include <string>
@@ -59,7 +60,7 @@ inline std::string textOf(const ColourChart& chart) {
     for (const auto& patch : chart.patches) {
         text += patch.id;
         for (const double one : patch.colour)
-            text += " " + std::to_string(100 * one);
+            text += " " + exact(100 * one); // whatever the locale
         text += "\n";
     }
     return text + "END_DATA\n";

@@ -193,8 +193,10 @@ Outcome FileKeeper::save(const QString& path) {
     writing.start([&, seen = m_disk.stamp()](const BackgroundJob::Control&) {
         const auto there = io::lookAt(fromQt(target));
         // A file that is gone is made again; what is saved under another name was asked about.
-        saved = !there ? Result<io::FileStamp>(there.error())
-                       : io::writeOver(fromQt(target), text, again && *there ? seen : *there);
+        saved =
+            !there ? Result<io::FileStamp>(Error{
+                         ErrorCode::FileUnwritable, fromQt(target), {}, {}, there.error().expected})
+                   : io::writeOver(fromQt(target), text, again && *there ? seen : *there);
         return [] {};
     });
     waitFor(writing);

@@ -7,6 +7,7 @@
 
 #include <algorithm>
 #include <charconv>
+#include <clocale>
 #include <cmath>
 #include <map>
 #include <memory>
@@ -38,13 +39,18 @@ struct ContextFreed {
 using Context = std::unique_ptr<std::remove_pointer_t<cmsContext>, ContextFreed>;
 using Table = std::unique_ptr<void, Freed>;
 
+// The library reads numbers as the file has them, and hands them on as the locale writes them.
 std::optional<double> chartNumber(const char* text) {
     if (!text)
         return std::nullopt;
-    const std::string_view view(text);
+    std::string number(text);
+    const std::string point = std::localeconv()->decimal_point;
+    if (const auto at = number.find(point); !point.empty() && at != std::string::npos)
+        number.replace(at, point.size(), ".");
     double value = 0;
-    const auto [end, error] = std::from_chars(view.data(), view.data() + view.size(), value);
-    if (error != std::errc() || end != view.data() + view.size() || !std::isfinite(value))
+    const char* const behind = number.data() + number.size();
+    const auto [end, error] = std::from_chars(number.data(), behind, value);
+    if (error != std::errc() || end != behind || !std::isfinite(value))
         return std::nullopt;
     return value;
 }
