@@ -167,7 +167,7 @@ io::AgreeToKit FileKeeper::agreedFor(const QString& path) const {
 }
 
 Outcome FileKeeper::loadTheirs() {
-    if (const auto left = leaveBehind(); !left)
+    if (auto left = leaveBehind(); !left)
         return left;
     return open(m_document.path());
 }
@@ -294,7 +294,7 @@ Outcome FileKeeper::recover(const QString& autosave, const QString& path) {
     auto shoot = io::readShoot(*text, fromQt(autosave), fromQt(home), agreedFor(path));
     if (!shoot)
         return shoot.error();
-    if (const auto left = leaveBehind(); !left)
+    if (auto left = leaveBehind(); !left)
         return left;
     if (path != m_document.path())
         follow(path);

@@ -18,7 +18,7 @@ constexpr std::array<std::string_view, kRecordColumns> kColumnNames = {
     "camera", "bank", "when", "setup", "setting", "value"};
 constexpr const char* kColumnsExpected = "the columns camera, bank, when, setup, setting, value";
 
-Error recordFault(ErrorCode code, int line, std::string got, std::string expected) {
+Error recordFault(ErrorCode code, int line, const std::string& got, std::string expected) {
     return {code, {}, "line " + std::to_string(line), shortened(got), std::move(expected)};
 }
 
