@@ -5,8 +5,9 @@ root="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 packages=(
     g++ cmake ninja-build pkg-config
     qt6-base-dev libgl-dev fonts-b612
-    nlohmann-json3-dev libcli11-dev libopencolorio-dev libopenimageio-dev liblcms2-dev
+    nlohmann-json3-dev libcli11-dev libopencolorio-dev liblcms2-dev
     libavcodec-dev libavformat-dev libavutil-dev libswresample-dev libebur128-dev
+    libraw-dev libheif-dev libtiff-dev libseccomp-dev
 )
 test_packages=(ccache ffmpeg libgtest-dev locales python3 python3-jsonschema)
 

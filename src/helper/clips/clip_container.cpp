@@ -1,14 +1,15 @@
 #include "helper/clips/clip_container.h"
 
 #include "helper/clips/clip_samples.h"
+#include "helper/clips/listed_samples.h"
 #include "helper/codec/media_library.h"
+#include "io/doors/shut_doors.h"
 #include "io/json/clip_json.h"
 
 #include <algorithm>
 #include <cmath>
 #include <cstdio>
 #include <filesystem>
-#include <fstream>
 #include <set>
 #include <string_view>
 
@@ -172,36 +173,58 @@ Outcome takeTiming(AVFormatContext& clip, AVStream& stream, ClipFacts& facts) {
     return Done{};
 }
 
-// Why the library found no recording in it.
-Error refusalOf(const std::string& path, const std::string& reason) {
-    std::ifstream file(path, std::ios::binary);
-    char head[12] = {};
-    file.read(head, sizeof head);
-    if (file.gcount() == 0)
+// Why the library found no recording in what begins so.
+Error refusalOf(std::string_view head, const std::string& reason) {
+    if (head.empty())
         return refusedClip("an empty file", "a recorded clip");
-    if (std::string_view(head + 4, 4) == "ftyp" || std::string_view(head + 4, 4) == "mdat")
+    const auto box = head.size() < 8 ? std::string_view() : head.substr(4, 4);
+    if (box == "ftyp" || box == "mdat")
         return refusedClip("no index", "a recording that was closed: this one was cut off, and the "
                                        "camera may still mend it");
     return refusedClip(reason, "a recorded clip");
 }
 
+// The container in the bytes; they are its own from here on.
+int openContainer(AVFormatContext*& opened, AVIOContext* bytes, const std::string& name) {
+    opened = avformat_alloc_context();
+    if (!opened || !bytes) {
+        avformat_free_context(opened);
+        endBytes(bytes);
+        return AVERROR(ENOMEM);
+    }
+    opened->pb = bytes;
+    opened->max_streams = kMostTracks;
+    AVDictionary* options = nullptr;
+    av_dict_set(&options, "format_whitelist", kContainers, 0);
+    const int failed = avformat_open_input(&opened, name.c_str(), nullptr, &options);
+    av_dict_free(&options);
+    if (failed < 0)
+        endBytes(bytes); // which the library leaves to whom it belongs
+    return failed;
+}
+
 } // namespace
 
 Result<FormatContext> openedClip(const std::string& path) {
-    AVDictionary* options = nullptr;
-    av_dict_set(&options, "protocol_whitelist", "file", 0);
-    av_dict_set(&options, "format_whitelist", kContainers, 0);
+    auto input = openedInput(path);
+    if (!input)
+        return input.error();
+    io::shutDoors();
+    if (auto problem = problemWithLists(*input))
+        return *std::move(problem);
+    std::string head(12, '\0');
+    head.resize(readAt(*input, 0, head.data(), head.size()));
     AVFormatContext* opened = nullptr;
-    const int failed = avformat_open_input(&opened, ("file:" + path).c_str(), nullptr, &options);
-    av_dict_free(&options);
+    const auto name = std::filesystem::path(path).filename().string();
+    const int failed = openContainer(opened, openedBytes(*std::move(input)), name);
     if (failed < 0) {
         char reason[AV_ERROR_MAX_STRING_SIZE] = {};
         av_strerror(failed, reason, sizeof reason);
-        return refusalOf(path, reason);
+        return refusalOf(head, reason);
     }
     FormatContext clip(opened);
     if (avformat_find_stream_info(clip.get(), nullptr) < 0)
-        return refusalOf(path, "streams that tell nothing");
+        return refusalOf(head, "streams that tell nothing");
     return clip;
 }
 

@@ -3,6 +3,7 @@
 // ends when it takes too much.
 #include "helper/codec/clip_writer.h"
 #include "helper/codec/scene_coder.h"
+#include "io/doors/shut_doors.h"
 #include "io/json/coding_messages.h"
 #include "io/json/made_clip_messages.h"
 #include "io/system/helper_process.h"
@@ -79,6 +80,7 @@ int main(int argc, char** argv) {
     }
     const auto memory = std::strtoull(argv[1], nullptr, 10);
     io::limitThisProcess(memory, static_cast<unsigned>(std::strtoul(argv[2], nullptr, 10)));
+    io::shutDoors();
     av_log_set_level(AV_LOG_QUIET);
     int ended = 0;
     try {

@@ -1,7 +1,13 @@
 // bslate-stills read|encode FILE MEMORY SECONDS: opens stills of others for the programs, and puts
-// pictures together whose numbers come on standard input; writes no file, and ends when it takes
-// too much.
-#include "helper/stills/still_codec.h"
+// pictures together whose numbers come on standard input; writes no file, opens no other, and ends
+// when it takes too much.
+#include "helper/input/input_file.h"
+#include "helper/stills/coded_still.h"
+#include "helper/stills/heif_still.h"
+#include "helper/stills/sensor_still.h"
+#include "helper/stills/still_writer.h"
+#include "helper/stills/tiff_still.h"
+#include "io/doors/shut_doors.h"
 #include "io/json/still_messages.h"
 #include "io/system/helper_process.h"
 
@@ -9,21 +15,54 @@
 #include <iostream>
 #include <iterator>
 
+extern "C" {
+#include <libavutil/log.h>
+}
+
 namespace {
 
 using namespace bslate;
 
-std::string answerTo(const std::string& what, const std::string& path) {
+constexpr std::size_t kLongestFile = std::size_t{1} << 30;
+
+Result<io::Still> stillIn(const std::string& path) {
+    const auto input = helper::openedInput(path);
+    if (!input)
+        return input.error();
+    helper::prepareHeif();
+    io::shutDoors();
+    const auto content = helper::contentOf(*input, kLongestFile, helper::kSpareBytes);
+    if (!content)
+        return content.error();
+    const auto bytes = std::string_view(*content).substr(0, input->size);
+    const auto kind = helper::kindOf(bytes);
+    if (kind == helper::StillKind::Heif)
+        return helper::heifStill(bytes);
+    // Camera raw is kept in TIFFs too, with a small picture in front of it.
+    if (kind == helper::StillKind::Other ||
+        (kind == helper::StillKind::Tiff && helper::isOfSensor(bytes)))
+        return helper::sensorStill(bytes);
+    if (kind == helper::StillKind::Tiff)
+        return helper::tiffStill(bytes);
+    return helper::codedStill(kind, *content);
+}
+
+void answer(std::ostream& out, const std::string& what, const std::string& path) {
     if (what == "read") {
-        const auto still = helper::decodedStill(path);
-        return still ? io::stillText(*still) : io::stillText(still.error());
+        if (const auto still = stillIn(path))
+            io::putStill(out, *still);
+        else
+            out << io::stillText(still.error());
+        return;
     }
+    io::shutDoors();
     const std::string request((std::istreambuf_iterator<char>(std::cin)), {});
     const auto picture = io::readStillText(request);
-    if (!picture)
-        return io::stillText(picture.error());
-    const auto bytes = helper::encodedStill(*picture, path);
-    return bytes ? "B" + *bytes : io::stillText(bytes.error());
+    const auto bytes = picture ? helper::encodedStill(*picture, path) : picture.error();
+    if (bytes)
+        out << 'B' << *bytes;
+    else
+        out << io::stillText(bytes.error());
 }
 
 } // namespace
@@ -35,13 +74,14 @@ int main(int argc, char** argv) {
     }
     const auto memory = std::strtoull(argv[3], nullptr, 10);
     io::limitThisProcess(memory, static_cast<unsigned>(std::strtoul(argv[4], nullptr, 10)));
+    av_log_set_level(AV_LOG_QUIET);
     int ended = 0;
     try {
-        std::cout << answerTo(argv[1], argv[2]) << std::flush;
-        ended = std::cout ? 0 : 3;
+        answer(std::cout, argv[1], argv[2]);
+        ended = std::cout.flush() ? 0 : 3;
     } catch (const std::exception&) {
         ended = 3;
     }
-    // What the image library leaves to the end of the process may hang or crash there; all is said.
+    // What a library leaves to the end of the process may hang or crash there; all is said.
     std::_Exit(ended);
 }

@@ -3,6 +3,7 @@
 #include <nlohmann/json.hpp>
 
 #include <cstring>
+#include <sstream>
 
 namespace bslate::io {
 namespace {
@@ -10,9 +11,10 @@ namespace {
 using StillJson = nlohmann::json;
 
 template<class Value>
-void append(std::string& text, const Planes<Value>& planes) {
+void put(std::ostream& out, const Planes<Value>& planes) {
     for (const auto& plane : planes.plane)
-        text.append(reinterpret_cast<const char*>(plane.data()), plane.size() * sizeof(Value));
+        out.write(reinterpret_cast<const char*>(plane.data()),
+                  static_cast<std::streamsize>(plane.size() * sizeof(Value)));
 }
 
 template<class Value>
@@ -31,19 +33,24 @@ Error notOurs() {
 
 } // namespace
 
-std::string stillText(const Still& still) {
-    std::string text = StillJson{{"width", still.size().width},
-                                 {"height", still.size().height},
-                                 {"bits", still.bits},
-                                 {"step", still.step},
-                                 {"of_sensor", still.ofSensor}}
-                           .dump() +
-                       "\n";
+void putStill(std::ostream& out, const Still& still) {
+    out << StillJson{{"width", still.size().width},
+                     {"height", still.size().height},
+                     {"bits", still.bits},
+                     {"step", still.step},
+                     {"of_sensor", still.ofSensor}}
+               .dump()
+        << "\n";
     if (still.bits > 0)
-        append(text, still.codes);
+        put(out, still.codes);
     else
-        append(text, still.light);
-    return text;
+        put(out, still.light);
+}
+
+std::string stillText(const Still& still) {
+    std::ostringstream text;
+    putStill(text, still);
+    return std::move(text).str();
 }
 
 std::string stillText(const Error& error) {

@@ -3,12 +3,14 @@
 #include "core/base/result.h"
 #include "io/stills/still.h"
 
+#include <iosfwd>
 #include <string>
 
 /// What is said between the program and the helper that opens stills: a line of JSON, and behind it
 /// the planes as they lie in memory. Private to io.
 namespace bslate::io {
 
+void putStill(std::ostream& out, const Still& still);
 [[nodiscard]] std::string stillText(const Still& still);
 [[nodiscard]] std::string stillText(const Error& error);
 /// Fails with the error that was sent, or with WrongFormat when it is none of ours.

@@ -6,11 +6,13 @@
 
 #include <filesystem>
 
-/// Stills of others, and pictures of our own as files: EXR, TIFF, PNG, JPEG, DPX and what else the
-/// image library of the machine knows. They are opened and put together in a helper process.
+/// Stills of others, and pictures of our own as files. Read, by their content and not by their
+/// names: PNG, JPEG, TIFF, DPX, OpenEXR, JPEG 2000, WebP, PGM, PPM, HEIF and camera raw. They are
+/// opened and put together in a helper process, which opens nothing that a file names.
 namespace bslate::io {
 
-/// Grey becomes three equal channels, alpha is left out. Fails with FileUnreadable, and with
+/// Grey becomes three equal channels, alpha is left out; what is cut off or half copied is refused.
+/// Fails with FileUnreadable, and with
 /// WrongFormat for what is no picture of one to four channels of grey or RGB, is empty, too large,
 /// or holds no numbers.
 [[nodiscard]] Result<Still> readStill(const std::filesystem::path& path,

@@ -11,8 +11,8 @@
 namespace bslate::io {
 namespace {
 
-constexpr std::array kEndings = {".png", ".tif", ".tiff", ".jpg", ".jpeg", ".dpx", ".exr",
-                                 ".bmp", ".tga", ".webp", ".jp2", ".heic", ".dng"};
+constexpr std::array kEndings = {".png",  ".tif", ".tiff", ".jpg",  ".jpeg", ".dpx", ".exr",
+                                 ".webp", ".jp2", ".heic", ".heif", ".pgm",  ".ppm", ".dng"};
 
 // ITU-R BT.709-6 item 3.2.
 constexpr std::array kLuma = {0.2126, 0.7152, 0.0722};

@@ -9,7 +9,7 @@
 /// Stills that were exported of an exposure series, one exposure each.
 namespace bslate::io {
 
-/// By its name: what the image library reads, and no clip.
+/// By its name: a kind of still that is read, and no clip.
 [[nodiscard]] bool isStillName(const std::filesystem::path& path);
 
 /// Means over a place of a still's codes, as signals of this range; its noise is the standard

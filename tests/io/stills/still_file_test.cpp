@@ -138,7 +138,7 @@ TEST(Stills, ChannelsThatAreNoColoursAreRefusedAndGreyIsNot) {
 }
 
 // A sensor's own numbers: a TIFF of one strip whose pattern of colours is that of TIFF/EP (ISO
-// 12234-2), red, green / green, blue, with the version tag by which the image library knows one.
+// 12234-2), red, green / green, blue, with the version tag by which one is known.
 // Black is 512, full is 65535, and grey has half as much red and 0.7 as much blue as green.
 std::string sensorFile(PictureSize size, const std::function<double(int x)>& light) {
     struct Tag {
