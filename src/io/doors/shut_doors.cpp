@@ -5,6 +5,7 @@
 
 #include <array>
 #include <cerrno>
+#include <cstdint>
 #include <fcntl.h>
 #include <linux/landlock.h>
 #include <memory>
@@ -75,6 +76,16 @@ constexpr std::array kReads = {SCMP_SYS(newfstatat), SCMP_SYS(statx),      SCMP_
                                SCMP_SYS(readlinkat), SCMP_SYS(getdents64), SCMP_SYS(getcwd),
                                SCMP_SYS(stat),       SCMP_SYS(lstat)};
 
+// An argument of a call that is just this.
+scmp_arg_cmp equal(unsigned argument, scmp_datum_t value) {
+    return {argument, SCMP_CMP_EQ, value, 0};
+}
+
+// An argument whose bits under a mask are these.
+scmp_arg_cmp masked(unsigned argument, scmp_datum_t mask, scmp_datum_t value) {
+    return {argument, SCMP_CMP_MASKED_EQ, mask, value};
+}
+
 // Other processes' way of asking is answered with "no such call", as an older kernel does: the
 // libraries know what to do then.
 Filter filterOf(bool reading) {
@@ -92,15 +103,14 @@ Filter filterOf(bool reading) {
     for (const int call : kKept)
         add(SCMP_ACT_ALLOW, call, {});
     // Threads alone; clone3 hides what is asked for behind a pointer.
-    add(SCMP_ACT_ALLOW, SCMP_SYS(clone), {SCMP_A0(SCMP_CMP_MASKED_EQ, CLONE_THREAD, CLONE_THREAD)});
+    add(SCMP_ACT_ALLOW, SCMP_SYS(clone), {masked(0, CLONE_THREAD, CLONE_THREAD)});
     // Only limits of its own are looked at, none is set.
-    add(SCMP_ACT_ALLOW, SCMP_SYS(prlimit64), {SCMP_A2(SCMP_CMP_EQ, 0)});
-    add(SCMP_ACT_ALLOW, SCMP_SYS(prctl), {SCMP_A0(SCMP_CMP_EQ, PR_SET_NAME)});
+    add(SCMP_ACT_ALLOW, SCMP_SYS(prlimit64), {equal(2, 0)});
+    add(SCMP_ACT_ALLOW, SCMP_SYS(prctl), {equal(0, PR_SET_NAME)});
     // fstat() of newer C libraries: a descriptor, and a name that is empty.
-    add(SCMP_ACT_ALLOW, SCMP_SYS(newfstatat),
-        {SCMP_A3(SCMP_CMP_MASKED_EQ, AT_EMPTY_PATH, AT_EMPTY_PATH)});
-    add(SCMP_ACT_ALLOW, SCMP_SYS(fcntl), {SCMP_A1(SCMP_CMP_EQ, F_GETFL)});
-    constexpr unsigned kWriting = O_ACCMODE | O_CREAT | O_TRUNC | O_TMPFILE;
+    add(SCMP_ACT_ALLOW, SCMP_SYS(newfstatat), {masked(3, AT_EMPTY_PATH, AT_EMPTY_PATH)});
+    add(SCMP_ACT_ALLOW, SCMP_SYS(fcntl), {equal(1, F_GETFL)});
+    constexpr std::uint64_t kWriting = O_ACCMODE | O_CREAT | O_TRUNC | O_TMPFILE;
     for (const int call : {SCMP_SYS(open), SCMP_SYS(creat), SCMP_SYS(openat2), SCMP_SYS(socket)})
         add(SCMP_ACT_ERRNO(EACCES), call, {});
     if (!reading) {
@@ -109,8 +119,7 @@ Filter filterOf(bool reading) {
     }
     for (const int call : kReads)
         add(SCMP_ACT_ALLOW, call, {});
-    add(SCMP_ACT_ALLOW, SCMP_SYS(openat),
-        {SCMP_A2(SCMP_CMP_MASKED_EQ, kWriting & ~O_DIRECTORY, 0)});
+    add(SCMP_ACT_ALLOW, SCMP_SYS(openat), {masked(2, kWriting & ~O_DIRECTORY, 0)});
     return whole ? std::move(filter) : Filter();
 }
 
