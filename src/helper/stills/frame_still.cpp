@@ -14,6 +14,11 @@
 namespace bslate::helper {
 namespace {
 
+// Where a pixel that is kept stands in its line.
+std::size_t placeOf(int x, int step) {
+    return static_cast<std::size_t>(x) * static_cast<std::size_t>(step);
+}
+
 // One channel of a picture, line by line.
 class Channel {
 public:
@@ -84,7 +89,7 @@ Result<io::Still> lightOf(const AVFrame& frame, const std::array<int, 3>& channe
         for (int y = 0; y < still.light.size.height; ++y) {
             const auto& line = channel.line(y * step);
             for (int x = 0; x < still.light.size.width; ++x) {
-                const float value = std::bit_cast<float>(line[static_cast<std::size_t>(x * step)]);
+                const float value = std::bit_cast<float>(line[placeOf(x, step)]);
                 if (!std::isfinite(value))
                     return refusedStill("NaN or infinity at " + std::to_string(x * step) + ", " +
                                             std::to_string(y * step),
@@ -109,7 +114,7 @@ io::Still codesOf(const AVFrame& frame, const std::array<int, 3>& channels, cons
         for (int y = 0; y < still.codes.size.height; ++y) {
             const auto& line = channel.line(y * step);
             for (int x = 0; x < still.codes.size.width; ++x)
-                *to++ = depth.of(line[static_cast<std::size_t>(x * step)]);
+                *to++ = depth.of(line[placeOf(x, step)]);
         }
     }
     return still;
@@ -181,14 +186,15 @@ io::Still rgbOf(const AVFrame& frame, const AVPixFmtDescriptor& format, io::Stil
         const auto& blue = blues.row(y * step);
         const auto& red = reds.row(y * step);
         for (int x = 0; x < still.codes.size.width; ++x) {
-            const auto at = static_cast<std::size_t>(x * step);
+            const auto at = placeOf(x, step);
             const float grey = (static_cast<float>(line[at]) - black) * luma;
             const float b = (blue[at] - middle) * colour, r = (red[at] - middle) * colour;
             const float rgb[] = {grey + 1.402F * r, grey - 0.344136F * b - 0.714136F * r,
                                  grey + 1.772F * b};
-            for (std::size_t c = 0; c < 3; ++c)
-                still.codes.plane[c][still.codes.at(x, y)] =
-                    static_cast<std::uint16_t>(std::clamp(rgb[c], 0.0F, top) + 0.5F);
+            for (std::size_t c = 0; c < 3; ++c) {
+                const float raised = std::clamp(rgb[c], 0.0F, top) + 0.5F; // rounds what is cut
+                still.codes.plane[c][still.codes.at(x, y)] = static_cast<std::uint16_t>(raised);
+            }
         }
     }
     return still;
