@@ -217,7 +217,8 @@ private:
 template<class Take>
 std::optional<Error> eachSample(TIFF* file, const Layout& layout, int step, const Take& take) {
     const bool grey = layout.samples < 3;
-    for (std::uint16_t plane = 0; plane < (layout.apart() && !grey ? 3 : 1); ++plane) {
+    const std::uint16_t planes = layout.apart() && !grey ? 3 : 1;
+    for (std::uint16_t plane = 0; plane < planes; ++plane) {
         Lines lines(file, layout, plane);
         for (std::uint32_t y = 0; y < layout.height; ++y) {
             const auto* line = lines.next();
