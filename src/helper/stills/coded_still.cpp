@@ -19,26 +19,16 @@ namespace {
 static_assert(kSpareBytes >= AV_INPUT_BUFFER_PADDING_SIZE);
 
 AVCodecID decoderFor(StillKind kind, std::string_view bytes) {
-    switch (kind) {
-    case StillKind::Png:
-        return AV_CODEC_ID_PNG;
-    case StillKind::Jpeg:
-        return AV_CODEC_ID_MJPEG;
-    case StillKind::Tiff:
-        return AV_CODEC_ID_TIFF;
-    case StillKind::Dpx:
-        return AV_CODEC_ID_DPX;
-    case StillKind::Exr:
-        return AV_CODEC_ID_EXR;
-    case StillKind::Jpeg2000:
-        return AV_CODEC_ID_JPEG2000;
-    case StillKind::WebP:
-        return AV_CODEC_ID_WEBP;
-    case StillKind::Pnm:
+    if (kind == StillKind::Pnm)
         return bytes[1] == '5' ? AV_CODEC_ID_PGM : AV_CODEC_ID_PPM;
-    default:
-        return AV_CODEC_ID_NONE;
-    }
+    constexpr std::pair<StillKind, AVCodecID> kDecoders[] = {
+        {StillKind::Png, AV_CODEC_ID_PNG},           {StillKind::Jpeg, AV_CODEC_ID_MJPEG},
+        {StillKind::Dpx, AV_CODEC_ID_DPX},           {StillKind::Exr, AV_CODEC_ID_EXR},
+        {StillKind::Jpeg2000, AV_CODEC_ID_JPEG2000}, {StillKind::WebP, AV_CODEC_ID_WEBP}};
+    for (const auto& [known, decoder] : kDecoders)
+        if (known == kind)
+            return decoder;
+    return AV_CODEC_ID_NONE;
 }
 
 // What happened inside of the decoder that it does not tell.
