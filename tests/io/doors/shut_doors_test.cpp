@@ -37,6 +37,14 @@ bool opens(const std::string& path, int how) {
     return fd >= 0;
 }
 
+// Whether a process can begin another one, which does nothing and is waited for.
+bool forks() {
+    const pid_t child = ::fork();
+    if (child == 0)
+        ::_exit(0);
+    return child > 0 && ::waitpid(child, nullptr, 0) == child;
+}
+
 int triedAll(const std::string& inside, const std::string& fresh, int input) {
     char letter = 0;
     bool threads = false;
@@ -45,7 +53,7 @@ int triedAll(const std::string& inside, const std::string& fresh, int input) {
            (opens(inside, O_RDONLY) ? 2 : 0) | (opens(fresh, O_WRONLY | O_CREAT) ? 4 : 0) |
            (::socket(AF_INET, SOCK_STREAM, 0) >= 0 || ::socket(AF_UNIX, SOCK_STREAM, 0) >= 0 ? 8
                                                                                              : 0) |
-           (::fork() >= 0 ? 16 : 0) | (::unlink(inside.c_str()) == 0 ? 32 : 0);
+           (forks() ? 16 : 0) | (::unlink(inside.c_str()) == 0 ? 32 : 0);
 }
 
 TEST(ShutDoors, LeaveReadingWhatIsOpenAndThreadsAndNothingElse) {
@@ -65,7 +73,7 @@ TEST(ShutDoors, LeaveReadingWhatIsOpenAndThreadsAndNothingElse) {
         GTEST_SKIP() << "no doors here";
     EXPECT_EQ(behind, 0);
     EXPECT_FALSE(std::filesystem::exists(folder / "new"));
-    EXPECT_EQ(tried(false) & ~16, 2 | 4 | 8 | 32) << "what is tried would work otherwise";
+    EXPECT_EQ(tried(false), 2 | 4 | 8 | 16 | 32) << "what is tried would work otherwise";
 }
 
 TEST(ShutDoors, ButForAFolderThatMayBeRead) {
