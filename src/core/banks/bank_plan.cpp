@@ -1,5 +1,7 @@
 #include "core/banks/bank_plan.h"
 
+#include "core/base/index_by_id.h"
+
 #include <algorithm>
 #include <limits>
 
@@ -66,31 +68,62 @@ bool recalls(const BankProblem& problem, int bank) {
            !problem.banks[static_cast<std::size_t>(bank)].locked;
 }
 
-// The setup a bank is best written as for those that recall it.
-std::optional<std::size_t> contentOf(const BankProblem& problem, const Threads& threads, int bank) {
+// How often each value of a setting is wanted at the visits of a bank.
+struct Wanted {
+    std::vector<int> byValue; // by the small number of its text
+    int all = 0;
+
+    void add(int value) {
+        if (value < 0)
+            return;
+        if (static_cast<std::size_t>(value) >= byValue.size())
+            byValue.resize(static_cast<std::size_t>(value) + 1);
+        ++byValue[static_cast<std::size_t>(value)];
+        ++all;
+    }
+    [[nodiscard]] int others(int value) const {
+        const bool known = value >= 0 && static_cast<std::size_t>(value) < byValue.size();
+        return all - (known ? byValue[static_cast<std::size_t>(value)] : 0);
+    }
+};
+
+std::array<Wanted, kBodySettings> wantedOf(const BankProblem& problem, const Threads& threads,
+                                           int bank) {
+    std::array<Wanted, kBodySettings> wanted;
+    for (const auto& visit : problem.work.visits)
+        if (threads[visit.setup] == bank)
+            for (std::size_t s = 0; s < kBodySettings; ++s)
+                wanted[s].add(problem.work.setups[visit.setup].values[s]);
+    return wanted;
+}
+
+std::vector<std::size_t> triedAs(const Threads& threads, int bank) {
     std::vector<std::size_t> candidates;
     for (std::size_t k = 0; k < threads.size(); ++k)
         if (threads[k] == bank)
             candidates.push_back(k);
-    if (candidates.empty())
-        return std::nullopt;
     if (candidates.size() > kMostTried)
         candidates.resize(kMostTried);
-    if (threads.size() <= kMostTried)
+    if (!candidates.empty() && threads.size() <= kMostTried)
         for (std::size_t k = 0; k < threads.size(); ++k)
             if (threads[k] != bank)
                 candidates.push_back(k);
+    return candidates;
+}
+
+// The setup a bank is best written as for those that recall it. What it does not hold costs the
+// same whatever it is written as.
+std::optional<std::size_t> contentOf(const BankProblem& problem, const Threads& threads, int bank) {
     const auto held = heldBy(&problem.banks[static_cast<std::size_t>(bank)]);
+    const auto wanted = wantedOf(problem, threads, bank);
     std::optional<std::size_t> best;
     Seconds least(std::numeric_limits<double>::infinity());
-    std::vector<const Visit*> visits;
-    for (const auto& visit : problem.work.visits)
-        if (threads[visit.setup] == bank)
-            visits.push_back(&visit);
-    for (const auto content : candidates) {
+    for (const auto content : triedAs(threads, bank)) {
         Seconds cost(0);
-        for (const auto* visit : visits)
-            cost += costAt(problem, *visit, held, content);
+        for (std::size_t s = 0; s < kBodySettings; ++s)
+            if (held[s])
+                cost +=
+                    problem.access[s] * wanted[s].others(problem.work.setups[content].values[s]);
         if (cost < least) {
             least = cost;
             best = content;
@@ -157,8 +190,9 @@ BankPlan planWith(const BankProblem& problem, const Threads& threads) {
 
 Threads threadsOf(const BankProblem& problem, const Shoot& shoot) {
     Threads threads;
+    const auto setups = indexById(shoot.setups);
     for (const auto& own : problem.work.setups) {
-        const auto* setup = findSetup(shoot, own.id);
+        const auto* setup = findIn(setups, own.id);
         const int bank = setup ? setup->bank - 1 : -1;
         threads.push_back(bank < static_cast<int>(problem.banks.size()) ? bank : -1);
     }
@@ -168,8 +202,9 @@ Threads threadsOf(const BankProblem& problem, const Shoot& shoot) {
 std::vector<Setup> rethreaded(const BankProblem& problem, const Shoot& shoot,
                               const Threads& threads) {
     std::vector<Setup> changed;
+    const auto setups = indexById(shoot.setups);
     for (std::size_t k = 0; k < threads.size(); ++k) {
-        const auto* setup = findSetup(shoot, problem.work.setups[k].id);
+        const auto* setup = findIn(setups, problem.work.setups[k].id);
         if (!setup || setup->bank == threads[k] + 1)
             continue;
         changed.push_back(*setup);

@@ -1,44 +1,50 @@
 #include "core/banks/camera_work.h"
 
+#include "core/base/index_by_id.h"
 #include "core/facts/evaluate.h"
 #include "core/shoot/take_line.h"
 
 #include <algorithm>
 #include <map>
+#include <set>
 
 namespace bslate {
 namespace {
 
+// Setups of the camera that no take plans, by the day of their scene and its hour.
+std::map<int, std::vector<const Setup*>> unplannedByDay(const Shoot& shoot, const Camera& camera) {
+    std::set<std::string_view> planned;
+    for (const auto& day : shoot.plan)
+        for (const auto& take : day.takes)
+            planned.insert(take.setups.begin(), take.setups.end());
+    const auto scenes = indexById(shoot.scenes);
+    std::map<int, std::vector<std::pair<double, const Setup*>>> timed;
+    for (const auto& setup : shoot.setups) {
+        const auto* scene = findIn(scenes, setup.scene);
+        if (setup.camera == camera.id && scene && !planned.contains(setup.id))
+            timed[scene->day].emplace_back(scene->start ? scene->start->value() : 1e9, &setup);
+    }
+    std::map<int, std::vector<const Setup*>> byDay;
+    for (auto& [day, setups] : timed) {
+        std::stable_sort(setups.begin(), setups.end(),
+                         [](const auto& a, const auto& b) { return a.first < b.first; });
+        for (const auto& [start, setup] : setups)
+            byDay[day].push_back(setup);
+    }
+    return byDay;
+}
+
 // Setups of the camera that roll on a day: those of its takes first, then those of its scenes.
 std::vector<const Setup*> setupsOnDay(const Shoot& shoot, const Camera& camera, int number,
-                                      std::map<std::string, bool>& planned) {
+                                      const std::vector<const Setup*>& unplanned) {
     std::vector<const Setup*> order;
     const auto day = dayOf(shoot, number);
     for (const auto& timed : timesOf(day))
         for (const auto& id : timed.take->setups)
             if (const auto* setup = findSetup(shoot, id); setup && setup->camera == camera.id)
                 order.push_back(setup);
-    std::vector<std::pair<double, const Setup*>> others;
-    for (const auto& setup : shoot.setups) {
-        const auto* scene = findScene(shoot, setup.scene);
-        if (setup.camera != camera.id || !scene || scene->day != number || planned[setup.id])
-            continue;
-        others.emplace_back(scene->start ? scene->start->value() : 1e9, &setup);
-    }
-    std::stable_sort(others.begin(), others.end(),
-                     [](const auto& a, const auto& b) { return a.first < b.first; });
-    for (const auto& [start, setup] : others)
-        order.push_back(setup);
+    order.insert(order.end(), unplanned.begin(), unplanned.end());
     return order;
-}
-
-std::map<std::string, bool> plannedSetups(const Shoot& shoot) {
-    std::map<std::string, bool> planned;
-    for (const auto& day : shoot.plan)
-        for (const auto& take : day.takes)
-            for (const auto& id : take.setups)
-                planned[id] = true;
-    return planned;
 }
 
 // What happens to the body before a visit.
@@ -108,10 +114,10 @@ CameraWork workOf(const Shoot& shoot, const Camera& camera) {
                                {}});
     }
     number(work);
-    auto planned = plannedSetups(shoot);
+    auto unplanned = unplannedByDay(shoot, camera);
     int before = 0; // the day of the visit before
     for (const int day : dayNumbers(shoot))
-        for (const auto* setup : setupsOnDay(shoot, camera, day, planned)) {
+        for (const auto* setup : setupsOnDay(shoot, camera, day, unplanned[day])) {
             const auto found = index.find(setup->id);
             if (found == index.end())
                 continue;

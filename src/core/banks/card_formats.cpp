@@ -1,5 +1,6 @@
 #include "core/banks/card_formats.h"
 
+#include "core/base/index_by_id.h"
 #include "core/shoot/take_line.h"
 
 #include <algorithm>
@@ -7,17 +8,19 @@
 namespace bslate {
 namespace {
 
-// The latest tick of a formatting among the setups of a camera on a day.
-std::string tickedOn(const Shoot& shoot, const CameraWork& work, int day) {
-    std::string latest;
+// By day: the latest tick of a formatting among the setups of a camera.
+std::map<int, std::string> tickedByDay(const Shoot& shoot, const CameraWork& work) {
+    std::map<int, std::string> latest;
+    const auto setups = indexById(shoot.setups);
+    const auto scenes = indexById(shoot.scenes);
     for (const auto& own : work.setups) {
-        const auto* setup = findSetup(shoot, own.id);
-        const auto* scene = setup ? findScene(shoot, setup->scene) : nullptr;
-        if (!scene || scene->day != day)
+        const auto* setup = findIn(setups, own.id);
+        const auto* scene = setup ? findIn(scenes, setup->scene) : nullptr;
+        if (!scene)
             continue;
         for (const auto& tick : setup->ticks)
             if (tick.check == kCardPrepared)
-                latest = std::max(latest, tick.when);
+                latest[scene->day] = std::max(latest[scene->day], tick.when);
     }
     return latest;
 }
@@ -41,13 +44,14 @@ CardFormats cardFormatsOf(const Shoot& shoot, const CameraWork& work, const DayP
     if (work.visits.empty())
         return formats;
     const int first = dayNumbers(shoot).front();
+    auto ticked = tickedByDay(shoot, work);
     for (const auto& visit : work.visits) {
         const auto& id = work.setups[visit.setup].id;
         const bool inDay = visit.day == first;
         if (formats.contains(id) ||
             (inDay && !(plan && plan->day == first && isRenewedFor(*plan, id))))
             continue;
-        formats[id] = {visit.day, inDay, tickedOn(shoot, work, visit.day)};
+        formats[id] = {visit.day, inDay, ticked[visit.day]};
     }
     return formats;
 }

@@ -1,5 +1,6 @@
 #include "core/banks/function_needs.h"
 
+#include "core/base/index_by_id.h"
 #include "core/shoot/handling_of.h"
 
 #include <algorithm>
@@ -112,8 +113,9 @@ std::vector<FunctionNeed> needsOf(const Shoot& shoot, const CameraWork& work, co
         if (const auto function = functionOf(static_cast<BodySetting>(s)))
             needs.between(*function, turned[s]);
     needs.between(Function::Recall, turns ? turns->recalls : 0);
+    const auto setups = indexById(shoot.setups);
     for (const auto& visit : work.visits) {
-        const auto* setup = findSetup(shoot, work.setups[visit.setup].id);
+        const auto* setup = findIn(setups, work.setups[visit.setup].id);
         const auto* scene = setup ? findScene(shoot, setup->scene) : nullptr;
         if (scene)
             addTakes(shoot, *setup, *scene, needs);
