@@ -77,6 +77,8 @@ void addOptions(QCommandLineParser& parser) {
                        {"time-start", "Print the time to the first paint and stop"},
                        {"time-drag", "Print the time of N drag moves and stop", "N"},
                        {"time-pictures", "Print the time of N moves in Frame and Recipes", "N"},
+                       {"time-banks", "Print the time of N moves in Banks and stop", "N"},
+                       {"time-themes", "Print the time of N changes of theme and stop", "N"},
                        {"time-motion", "Print the cost of playing the motion for N s", "N"}});
 }
 
@@ -205,6 +207,10 @@ void measure(MainWindow& window, const QCommandLineParser& parser, const QElapse
           [&] { timeDrag(window, std::max(1, parser.value("time-drag").toInt())); });
     later("time-pictures", 0,
           [&] { timePictures(window, std::max(1, parser.value("time-pictures").toInt())); });
+    later("time-banks", 0,
+          [&] { timeBanks(window, std::max(1, parser.value("time-banks").toInt())); });
+    later("time-themes", 0,
+          [&] { timeThemes(window, std::max(1, parser.value("time-themes").toInt())); });
     later("time-motion", 500,
           [&] { timeMotion(window, std::clamp(parser.value("time-motion").toInt(), 1, 600)); });
 }

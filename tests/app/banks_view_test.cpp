@@ -79,7 +79,7 @@ TEST_F(BanksStep, KeysMoveASetupToAnotherBankAndBack) {
         fromQt(view().board().property("bslateValue").toString()).find("in bank 2 it would be"),
         std::string::npos);
     view().board().setTarget(4);
-    EXPECT_LT(planner().costWith(*planner().selected(), 4), before);
+    EXPECT_LT(*planner().costWith(4), before);
     press(Qt::Key_Return);
     EXPECT_EQ(setup().bank, 5);
     EXPECT_LT(planner().now().cost, before);

@@ -155,8 +155,14 @@ void BackgroundJob::hurry() {
 }
 
 void BackgroundJob::settle() {
-    m_thread->waitUntilIdle(-1);
+    settleWithin(-1);
+}
+
+bool BackgroundJob::settleWithin(int mostMs) {
+    if (!m_thread->waitUntilIdle(mostMs))
+        return false;
     QCoreApplication::sendPostedEvents(this);
+    return true;
 }
 
 void BackgroundJob::stopUnlessBegun() {

@@ -52,6 +52,8 @@ public:
     void stop();
     void hurry();  ///< the work ends with what it has, and its Then is called
     void settle(); ///< waits for the work and its Then: for pictures and tests
+    /// The same for so long at most; false when it takes longer, and its Then is called later.
+    bool settleWithin(int mostMs);
     void stopUnlessBegun();
     /// Waits for the work, whose Then is called later; false when it takes longer than `mostMs`.
     bool letEnd(int mostMs = -1);

@@ -14,6 +14,11 @@
 #include <algorithm>
 
 namespace bslate::app {
+namespace {
+
+constexpr int kUnnoticedWaitMs = 90; // waited for what was asked for, unnoticed
+
+} // namespace
 
 BankActions::BankActions(ShootDocument& document, BankPlanner& planner, QObject* parent)
     : QObject(parent)
@@ -21,7 +26,13 @@ BankActions::BankActions(ShootDocument& document, BankPlanner& planner, QObject*
     , m_planner(planner)
     , m_clock([] {
         return QDateTime::currentDateTime().toString(QStringLiteral("yyyy-MM-dd HH:mm"));
-    }) {}
+    }) {
+    connect(&document, &ShootDocument::changed, this, [this] { m_bestWanted = false; });
+    connect(&planner, &BankPlanner::changed, this, [this] {
+        if (m_bestWanted && m_planner.isSettled())
+            putBest();
+    });
+}
 
 const Camera* BankActions::cameraOrTell() {
     const auto* camera = m_planner.camera();
@@ -36,26 +47,36 @@ void BankActions::putThreads(const QString& name, const Threads& threads) {
     m_document.edit(name, applied(m_document.shoot(), edit));
 }
 
+bool BankActions::isReady() {
+    if (m_planner.catchUp(kUnnoticedWaitMs))
+        return true;
+    emit refused(tr("The banks are being worked out: once more in a moment."));
+    return false;
+}
+
+// The one setup alone, so that it need not wait for the plan of all.
 void BankActions::put(int bank) {
-    const auto setup = m_planner.selected();
-    const auto& problem = m_planner.plan().problem;
-    if (!setup) {
+    const auto* camera = m_planner.camera();
+    const auto* setup = m_document.setup();
+    if (!setup || !camera || setup->camera != camera->id) {
         emit refused(tr("Choose a setup of this camera first."));
         return;
     }
-    if (bank >= 0 && problem.banks[static_cast<std::size_t>(bank)].locked) {
-        emit refused(tr("Bank %1 is locked: it is somebody else's.")
-                         .arg(toQt(problem.banks[static_cast<std::size_t>(bank)].label)));
+    const auto banks = banksOf(*camera);
+    if (bank >= static_cast<int>(banks.size()))
+        return;
+    const Bank* own = bank < 0 ? nullptr : &banks[static_cast<std::size_t>(bank)];
+    if (own && own->locked) {
+        emit refused(tr("Bank %1 is locked: it is somebody else's.").arg(toQt(own->label)));
         return;
     }
-    auto threads = m_planner.threads();
-    threads[*setup] = bank;
-    const QString number = toQt(problem.work.setups[*setup].number);
-    putThreads(bank < 0
-                   ? tr("No bank for %1").arg(number)
-                   : tr("%1 to bank %2")
-                         .arg(number, toQt(problem.banks[static_cast<std::size_t>(bank)].label)),
-               threads);
+    Edit edit;
+    edit.setup = *setup;
+    edit.setup->bank = bank + 1;
+    const QString number = toQt(setup->number);
+    m_document.edit(own ? tr("%1 to bank %2").arg(number, toQt(own->label))
+                        : tr("No bank for %1").arg(number),
+                    applied(m_document.shoot(), edit));
 }
 
 void BankActions::putNamed(const QString& label) {
@@ -63,7 +84,8 @@ void BankActions::putNamed(const QString& label) {
     if (wanted.isEmpty())
         return put(-1);
     QStringList labels;
-    const auto& banks = m_planner.plan().problem.banks;
+    const auto* camera = m_planner.camera();
+    const auto banks = camera ? banksOf(*camera) : std::vector<Bank>{};
     for (std::size_t b = 0; b < banks.size(); ++b) {
         if (toQt(banks[b].label).compare(wanted, Qt::CaseInsensitive) == 0)
             return put(static_cast<int>(b));
@@ -75,9 +97,15 @@ void BankActions::putNamed(const QString& label) {
 }
 
 void BankActions::putBest() {
-    m_planner.settle();
+    if (!cameraOrTell())
+        return;
+    m_bestWanted = !m_planner.settleWithin(kUnnoticedWaitMs);
+    if (m_bestWanted) {
+        emit told(tr("The best banks are being searched, and put there once they are found."));
+        return;
+    }
     const auto& best = m_planner.plan().best;
-    if (!cameraOrTell() || best.threads.empty())
+    if (best.threads.empty())
         return;
     if (best.plan.cost >= m_planner.now().cost) {
         emit told(tr("No threads cost less than these."));
@@ -87,7 +115,8 @@ void BankActions::putBest() {
 }
 
 void BankActions::putSchool(BankSchool school) {
-    putThreads(toQt(nameOf(school, translator())), threadsOf(m_planner.plan().problem, school));
+    if (isReady())
+        putThreads(toQt(nameOf(school, translator())), threadsOf(m_planner.plan().problem, school));
 }
 
 template<class Change>
@@ -108,6 +137,8 @@ bool BankActions::changeRecord(const QString& name, Change change) {
 }
 
 void BankActions::noteWritten(int bank) {
+    if (!isReady())
+        return;
     const auto at = static_cast<std::size_t>(bank);
     const auto& plan = m_planner.now();
     if (bank < 0 || at >= plan.writtenAs.size() || !plan.writtenAs[at]) {
@@ -194,7 +225,7 @@ void BankActions::beginNextTake() {
 
 void BankActions::choose(std::size_t control, std::optional<Function> function) {
     const auto* camera = cameraOrTell();
-    if (!camera)
+    if (!camera || !isReady())
         return;
     Edit edit;
     edit.kit = m_document.shoot().kit;

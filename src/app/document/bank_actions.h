@@ -19,6 +19,7 @@ public:
     void put(int bank);
     /// The bank as it is typed: its label, empty for none.
     void putNamed(const QString& label);
+    /// At once, or as soon as they are found, unless something is changed meanwhile.
     void putBest();
     void putSchool(BankSchool school);
     /// Notes that a bank was written into the camera now, as the plan has it.
@@ -53,6 +54,8 @@ signals:
 private:
     void putThreads(const QString& name, const Threads& threads);
     [[nodiscard]] const Camera* cameraOrTell();
+    /// Whether the plan is of the document as it is; tells where it is not.
+    [[nodiscard]] bool isReady();
     /// The record of the camera, or a new one, changed.
     template<class Change>
     bool changeRecord(const QString& name, Change change);
@@ -60,6 +63,7 @@ private:
     ShootDocument& m_document;
     BankPlanner& m_planner;
     std::function<QString()> m_clock;
+    bool m_bestWanted = false; ///< once they are found
 };
 
 } // namespace bslate::app

@@ -1,47 +1,36 @@
 #include "app/document/bank_planner.h"
 
 #include "app/document/text.h"
-#include "core/day/plan_day.h"
-#include "core/shoot/take_line.h"
 
 #include <QTimer>
-
-#include <algorithm>
 
 namespace bslate::app {
 namespace {
 
 constexpr int kBanksRestMs = 60;
-constexpr long kDayLooks = 150'000; // as the Media step plans it
-
-// The day of a setup when it has takes.
-std::optional<ShootDay> plannedDay(const Shoot& shoot, const Setup* setup) {
-    const auto* scene = setup ? findScene(shoot, setup->scene) : nullptr;
-    if (!scene)
-        return std::nullopt;
-    auto day = dayOf(shoot, scene->day);
-    return day.takes.empty() ? std::nullopt : std::optional(std::move(day));
-}
+constexpr int kAtOnceMs = 10; // most shoots take less
 
 } // namespace
 
 BankPlanner::BankPlanner(ShootDocument& document, QObject* parent)
     : QObject(parent)
     , m_document(document)
+    , m_view(std::make_shared<BanksInView>())
     , m_later(new QTimer(this)) {
     m_later->setSingleShot(true);
     m_later->setInterval(kBanksRestMs);
     connect(m_later, &QTimer::timeout, this, &BankPlanner::begin);
-    const auto follow = [this] {
-        m_stale = true;
-        if (m_active)
-            refresh();
-    };
-    connect(&document, &ShootDocument::changed, this, follow);
-    connect(&document, &ShootDocument::selectionChanged, this, [this, follow] {
+    connect(&document, &ShootDocument::changed, this, &BankPlanner::follow);
+    connect(&document, &ShootDocument::selectionChanged, this, [this] {
         m_camera.clear();
         follow();
     });
+}
+
+void BankPlanner::follow() {
+    m_stale = true;
+    if (m_active)
+        refresh();
 }
 
 void BankPlanner::setActive(bool active) {
@@ -52,9 +41,7 @@ void BankPlanner::setActive(bool active) {
 
 void BankPlanner::chooseCamera(const QString& id) {
     m_camera = id;
-    m_stale = true;
-    if (m_active)
-        refresh();
+    follow();
 }
 
 const Camera* BankPlanner::camera() const {
@@ -68,100 +55,72 @@ const Camera* BankPlanner::camera() const {
 }
 
 std::optional<std::size_t> BankPlanner::selected() const {
-    const auto& setups = m_plan.problem.work.setups;
-    for (std::size_t k = 0; k < setups.size(); ++k)
-        if (toQt(setups[k].id) == m_document.setupId())
-            return k;
-    return std::nullopt;
+    const auto at = m_view->index.find(fromQt(m_document.setupId()));
+    return at == m_view->index.end() ? std::nullopt : std::optional(at->second);
 }
 
-Seconds BankPlanner::costWith(std::size_t setup, int bank) const {
-    auto threads = m_threads;
-    threads[setup] = bank;
-    return planWith(m_plan.problem, threads).cost;
+bool BankPlanner::isOfSelected() const {
+    return m_view->setup == fromQt(m_document.setupId());
+}
+
+const std::vector<Check>& BankPlanner::checks() const {
+    static const std::vector<Check> kNone;
+    return isOfSelected() ? m_view->checks : kNone;
+}
+
+std::optional<Seconds> BankPlanner::costWith(int bank) const {
+    const auto at = static_cast<std::size_t>(bank + 1);
+    return isOfSelected() && at < m_view->costs.size() ? std::optional(m_view->costs[at])
+                                                       : std::nullopt;
 }
 
 void BankPlanner::refresh() {
+    m_later->stop();
     m_thorough.stop();
     m_stale = false;
-    m_settled = false;
-    const auto& shoot = m_document.shoot();
-    const auto* camera = this->camera();
-    if (!camera) {
-        m_plan = {};
-        m_threads.clear();
-        m_now = {};
-        m_findings.clear();
-        m_checks.clear();
-        emit changed();
-        return;
-    }
-    auto& problem = m_plan.problem;
-    const bool same = problem.work.camera == camera->id &&
-                      m_plan.controls.uses.size() == camera->body.controls.size();
-    problem.work = workOf(shoot, *camera);
-    problem.banks = banksOf(*camera);
-    if (!same) { // of another camera the hands' way is not known yet
-        m_plan.needs = needsOf(shoot, problem.work);
-        m_plan.controls = controlsOf(camera->body, m_plan.needs);
-        m_plan.best = {};
-        m_findings.clear();
-        m_day.reset();
-    }
-    problem.access = accessOf(camera->body, m_plan.controls);
-    m_threads = threadsOf(problem, shoot);
-    m_now = planWith(problem, m_threads);
-    readChecks();
-    m_later->start();
-    emit changed();
-}
-
-void BankPlanner::readChecks() {
-    const auto* setup = m_document.setup();
-    const auto* scene = setup ? findScene(m_document.shoot(), setup->scene) : nullptr;
-    const bool fits = m_day && scene && m_day->day == scene->day;
-    m_checks = setup && setup->camera == m_plan.problem.work.camera
-                   ? prerollOf(m_document.shoot(), *setup, m_plan, m_now, fits ? &*m_day : nullptr)
-                   : std::vector<Check>{};
+    const auto* shown = camera();
+    m_quick.start([this, value = m_document.value(), id = shown ? shown->id : std::string(),
+                   setup = fromQt(m_document.setupId()), before = m_view](const auto&) {
+        auto view = std::make_shared<const BanksInView>(lookedAt(value, id, setup, *before));
+        return [this, view = std::move(view)] {
+            take(view);
+            if (!isWhole(*view))
+                m_later->start();
+        };
+    });
+    m_quick.settleWithin(kAtOnceMs);
 }
 
 void BankPlanner::begin() {
-    const auto* shown = camera();
-    if (!shown)
-        return;
-    m_thorough.start([this, value = m_document.value(), id = shown->id,
-                      setup = fromQt(m_document.setupId())](const auto& control) {
-        Settled settled;
-        const auto* camera = findCamera(value->kit, id);
-        if (camera) {
-            settled.plan = planCamera(*value, *camera, control.keepGoing());
-            settled.findings = judgeBanks(*value, *camera, settled.plan, control.keepGoing());
-        }
-        if (const auto day = plannedDay(*value, findSetup(*value, setup)); day && control.goesOn())
-            settled.day = planDay(*value, *day, {kDayLooks, control.keepGoing()});
-        return [this, settled = std::move(settled)] { take(settled); };
+    m_thorough.start([this, before = m_view](const auto& control) {
+        auto view = std::make_shared<const BanksInView>(settledView(*before, control.keepGoing()));
+        return [this, view = std::move(view)] { take(view); };
     });
 }
 
-void BankPlanner::take(Settled settled) {
-    m_plan = std::move(settled.plan);
-    m_findings = std::move(settled.findings);
-    m_day = std::move(settled.day);
-    m_threads = threadsOf(m_plan.problem, m_document.shoot());
-    m_now = planWith(m_plan.problem, m_threads);
-    m_settled = true;
-    readChecks();
+void BankPlanner::take(std::shared_ptr<const BanksInView> view) {
+    m_view = std::move(view);
     emit changed();
 }
 
-void BankPlanner::settle() {
+bool BankPlanner::catchUp(int mostMs) {
     if (m_stale)
         refresh();
+    return m_quick.settleWithin(mostMs);
+}
+
+bool BankPlanner::settleWithin(int mostMs) {
+    if (!catchUp(mostMs))
+        return false;
     if (m_later->isActive()) {
         m_later->stop();
         begin();
     }
-    m_thorough.settle();
+    return m_thorough.settleWithin(mostMs);
+}
+
+void BankPlanner::settle() {
+    settleWithin(-1);
 }
 
 } // namespace bslate::app

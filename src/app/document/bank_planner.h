@@ -1,18 +1,17 @@
 #pragma once
 
 #include "app/document/background_job.h"
+#include "app/document/banks_in_view.h"
 #include "app/document/shoot_document.h"
-#include "core/banks/banks_verdict.h"
-#include "core/banks/preroll.h"
 
 class QTimer;
 
 namespace bslate::app {
 
-/// The banks of the camera that is being looked at, worked out again after every change: at once
-/// with the controls as they were, so that a dragged thread never waits, and then on a worker
-/// thread with the best banks, the judgements and the day's cards. Nothing is planned while nobody
-/// looks.
+/// The banks of the camera that is being looked at, worked out again after every change, never on
+/// the window's thread: first with the controls as they were, for which the window waits a moment
+/// so that what is quick is there at once, then with the best banks, the judgements and the day's
+/// cards. Until then what was in view stays. Nothing is planned while nobody looks.
 class BankPlanner : public QObject {
     Q_OBJECT
 
@@ -23,50 +22,47 @@ public:
     /// Another camera than that of the selected setup, until another setup is selected.
     void chooseCamera(const QString& id);
 
-    /// Null when the shoot has no camera.
+    /// Of the document as it is now; null when the shoot has no camera.
     [[nodiscard]] const Camera* camera() const;
-    [[nodiscard]] const CameraPlan& plan() const { return m_plan; }
-    [[nodiscard]] const Threads& threads() const { return m_threads; }
-    [[nodiscard]] const BankPlan& now() const { return m_now; } ///< of these threads
-    [[nodiscard]] const std::vector<Finding>& findings() const { return m_findings; }
+    /// What was worked out last, perhaps of an earlier value of the document.
+    [[nodiscard]] const BanksInView& inView() const { return *m_view; }
+    [[nodiscard]] const CameraPlan& plan() const { return m_view->plan; }
+    [[nodiscard]] const Threads& threads() const { return m_view->threads; }
+    [[nodiscard]] const BankPlan& now() const { return m_view->now; } ///< of these threads
+    [[nodiscard]] const std::vector<Finding>& findings() const { return m_view->findings; }
     /// True when `plan().best` and the findings are of the value in view.
-    [[nodiscard]] bool isSettled() const { return m_settled; }
-    /// The pre-roll of the selected setup; empty when it is another camera's.
-    [[nodiscard]] const std::vector<Check>& checks() const { return m_checks; }
-    /// What the threads would cost with one of them elsewhere; -1: no bank.
-    [[nodiscard]] Seconds costWith(std::size_t setup, int bank) const;
-    /// The selected setup among those of the camera; none when it is not one of them.
+    [[nodiscard]] bool isSettled() const { return m_view->settled; }
+    /// The selected setup among those in view; none when it is not one of them.
     [[nodiscard]] std::optional<std::size_t> selected() const;
+    /// The pre-roll of the selected setup; empty when it is another camera's, or not yet known.
+    [[nodiscard]] const std::vector<Check>& checks() const;
+    /// What the threads would cost with the selected setup at a bank, -1 for none; not known
+    /// where none is selected, or not yet.
+    [[nodiscard]] std::optional<Seconds> costWith(int bank) const;
 
-    void settle(); ///< waits for the worker: for pictures and tests
+    /// Waits so long for what is in view to be of the document as it is; false when it is not.
+    bool catchUp(int mostMs);
+    /// The same for the best banks and all that goes with them.
+    bool settleWithin(int mostMs);
+    void settle(); ///< waits for the workers: for pictures and tests
 
 signals:
     void changed();
 
 private:
-    struct Settled {
-        CameraPlan plan;
-        std::vector<Finding> findings;
-        std::optional<DayPlan> day;
-    };
+    void follow();
     void refresh();
     void begin();
-    void take(Settled settled);
-    void readChecks();
+    void take(std::shared_ptr<const BanksInView> view);
+    [[nodiscard]] bool isOfSelected() const;
 
     ShootDocument& m_document;
     bool m_active = false;
     bool m_stale = true;
-    bool m_settled = false;
     QString m_camera;
-    CameraPlan m_plan;
-    Threads m_threads;
-    BankPlan m_now;
-    std::vector<Finding> m_findings;
-    std::vector<Check> m_checks;
-    std::optional<DayPlan> m_day; ///< of the selected setup, when it is planned
+    std::shared_ptr<const BanksInView> m_view;
     QTimer* m_later;
-    BackgroundJob m_thorough;
+    BackgroundJob m_quick, m_thorough;
 };
 
 } // namespace bslate::app

@@ -68,7 +68,7 @@ BanksPanel::BanksPanel(BankActions& actions, const Style& style, QWidget* parent
 
 void BanksPanel::refresh() {
     const auto& planner = m_actions.planner();
-    const auto* camera = planner.camera();
+    const auto* camera = planner.inView().camera;
     m_findings->show(camera && planner.isSettled() ? &planner.findings() : nullptr,
                      camera ? tr("on the banks of %1").arg(toQt(camera->name)) : QString());
     const auto* setup = m_actions.document().setup();

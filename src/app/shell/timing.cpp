@@ -1,6 +1,7 @@
 #include "app/shell/timing.h"
 
 #include "app/shell/main_window.h"
+#include "app/views/banks/banks_view.h"
 #include "app/views/cadence/cadence_view.h"
 #include "app/views/cadence/motion_picture.h"
 #include "app/views/frame/frame_picture.h"
@@ -79,6 +80,31 @@ void timePictures(MainWindow& window, int moves) {
     const auto start = tone.look();
     timeMoves("recipe", moves, [&](int i) {
         emit tone.dragged(withValue(start, LookHandle::Shoulder, 0.6 + 0.004 * (i % 80)));
+    });
+}
+
+void timeBanks(MainWindow& window, int moves) {
+    window.showView(QStringLiteral("banks"));
+    auto& banks = window.view<BanksView>();
+    banks.settle();
+    QApplication::processEvents();
+    timeMoves("banks_paint", moves, [&](int) { banks.board().repaint(); });
+    timeMoves("banks_target", moves, [&](int i) { banks.board().setTarget(i % 4); });
+    timeMoves("banks_step", moves, [&](int i) {
+        if (const auto setup = banks.board().beside(i % 20 < 10 ? 1 : -1))
+            window.document().select(QString::fromStdString(
+                window.bankActions().planner().plan().problem.work.setups[*setup].id));
+    });
+}
+
+void timeThemes(MainWindow& window, int moves) {
+    for (const auto& page : window.pageNames()) { // all of them made
+        window.showView(page);
+        QApplication::processEvents();
+    }
+    timeMoves("theme", moves, [&](int) {
+        auto& style = window.style();
+        style.setTheme(style.theme() == Theme::Slate ? Theme::Paper : Theme::Slate);
     });
 }
 

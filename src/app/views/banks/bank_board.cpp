@@ -35,28 +35,60 @@ QString handNames(const BankUse& use) {
 
 } // namespace
 
-BankBoard::BankBoard(const BankPlanner& planner, const ShootDocument& document, const Style& style,
-                     QWidget* parent)
+BankBoard::BankBoard(const BankPlanner& planner, const Style& style, QWidget* parent)
     : QWidget(parent)
     , m_planner(planner)
-    , m_document(document)
     , m_style(style) {
     setObjectName(QStringLiteral("bank-board"));
     setMouseTracking(true);
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
-void BankBoard::refresh() {
+void BankBoard::readOrder() {
     const auto& work = m_planner.plan().problem.work;
     m_order.clear();
     m_day.assign(work.setups.size(), 0);
+    m_place.assign(work.setups.size(), 0);
     for (const auto& visit : work.visits)
         if (m_day[visit.setup] == 0) {
             m_day[visit.setup] = visit.day;
+            m_place[visit.setup] = m_order.size();
             m_order.push_back(visit.setup);
         }
+}
+
+void BankBoard::readSlates() {
+    const auto& problem = m_planner.plan().problem;
+    m_slates.clear();
+    for (std::size_t b = 0; b < problem.banks.size(); ++b) {
+        const auto& own = problem.banks[b];
+        const auto& as = m_planner.now().writtenAs[b];
+        Slate slate;
+        slate.title =
+            own.locked ? tr("%1 locked").arg(toQt(own.label))
+            : as       ? tr("%1 as %2").arg(toQt(own.label), toQt(problem.work.setups[*as].number))
+                       : tr("%1 empty").arg(toQt(own.label));
+        const auto value = [&](BodySetting setting) {
+            return toQt(problem.work.setups[*as].settings[setting].value_or("\u2014"));
+        };
+        if (as)
+            slate.lines = {QStringLiteral("%1 p \u00b7 %2 \u00b7 %3")
+                               .arg(value(BodySetting::Rate), value(BodySetting::Shutter),
+                                    value(BodySetting::Rating)),
+                           QStringLiteral("%1 \u00b7 %2")
+                               .arg(value(BodySetting::Profile), value(BodySetting::White)),
+                           value(BodySetting::Mode)};
+        slate.foot = footOf(own, as.has_value());
+        m_slates.push_back(std::move(slate));
+    }
+}
+
+void BankBoard::refresh() {
+    readOrder();
+    readSlates();
     const auto chosen = m_planner.selected();
-    m_target = chosen ? m_planner.threads()[*chosen] : -1;
+    if (!m_dragging)
+        m_target = chosen ? m_planner.threads()[*chosen] : -1;
     arrange();
     tell();
     update();
@@ -87,14 +119,13 @@ void BankBoard::arrange() {
     // An unused bank is as wide as the others where there is room for all of them.
     const double even =
         (room + kGap) / std::max<double>(1, static_cast<double>(written.size())) - kGap;
-    m_slates.clear();
     double left = 0;
-    for (const auto& as : written) {
-        const double width = even >= kLeastSlate ? std::min(even, kMostSlate)
-                             : as                ? wide
-                                                 : kUnusedSlate;
-        m_slates.push_back({left, width});
-        left += width + kGap;
+    for (std::size_t b = 0; b < m_slates.size(); ++b) {
+        m_slates[b].left = left;
+        m_slates[b].width = even >= kLeastSlate ? std::min(even, kMostSlate)
+                            : written[b]        ? wide
+                                                : kUnusedSlate;
+        left += m_slates[b].width + kGap;
     }
     const double setups = std::max<double>(1, static_cast<double>(m_order.size()));
     m_pitch = std::clamp(room / setups, kLeastPitch, kMostPitch);
@@ -106,23 +137,39 @@ void BankBoard::arrange() {
                        ? shifted(m_slates[target].left + m_slates[target].width / 2, left - kGap)
                        : 0;
     const auto chosen = m_planner.selected();
-    const auto at = chosen ? std::find(m_order.begin(), m_order.end(), *chosen) : m_order.end();
-    const double index =
-        at == m_order.end() ? 0 : static_cast<double>(std::distance(m_order.begin(), at));
+    const double index = chosen ? static_cast<double>(m_place[*chosen]) : 0;
     m_setupShift = shifted((index + 0.5) * m_pitch, setups * m_pitch);
 }
 
 QRectF BankBoard::slateBox(int bank) const {
     const auto at = static_cast<std::size_t>(bank);
-    const Slate slate = at < m_slates.size() ? m_slates[at] : Slate{};
-    return {kLeft + slate.left - m_slateShift, kSlateTop, slate.width, kSlateHeight};
+    if (at >= m_slates.size())
+        return {kLeft - m_slateShift, kSlateTop, 0, kSlateHeight};
+    return {kLeft + m_slates[at].left - m_slateShift, kSlateTop, m_slates[at].width, kSlateHeight};
 }
 
 QRectF BankBoard::setupBox(std::size_t setup) const {
-    const auto at = std::find(m_order.begin(), m_order.end(), setup);
-    const double index = static_cast<double>(std::distance(m_order.begin(), at));
+    const double index = static_cast<double>(m_place[setup]);
     return {kLeft + index * m_pitch + (m_pitch - kSetupWidth) / 2 - m_setupShift,
             height() - kBelow - kSetupHeight, kSetupWidth, kSetupHeight};
+}
+
+std::pair<std::size_t, std::size_t> BankBoard::seen(double left, double right) const {
+    const auto place = [&](double x) {
+        const double index = std::floor((x - kLeft + m_setupShift) / m_pitch);
+        return static_cast<std::size_t>(
+            std::clamp(index, 0.0, static_cast<double>(m_order.size())));
+    };
+    return {place(left), std::min(m_order.size(), place(right) + 1)};
+}
+
+std::optional<std::size_t> BankBoard::beside(int by) const {
+    if (m_order.empty())
+        return std::nullopt;
+    const auto chosen = m_planner.selected();
+    const auto last = static_cast<std::ptrdiff_t>(m_order.size()) - 1;
+    const auto at = chosen ? static_cast<std::ptrdiff_t>(m_place[*chosen]) + by : 0;
+    return m_order[static_cast<std::size_t>(std::clamp<std::ptrdiff_t>(at, 0, last))];
 }
 
 int BankBoard::bankAt(QPointF point) const {
@@ -146,15 +193,15 @@ void BankBoard::tell() {
                                   : tr("bank %1").arg(toQt(
                                         plan.problem.banks[static_cast<std::size_t>(bank)].label)),
                          handNames(m_planner.now().uses[*chosen]));
-        if (m_target != bank)
+        const auto then = m_planner.costWith(m_target);
+        if (m_target != bank && then)
             what +=
                 tr("; in %1 it would be %2 by hand, not %3")
                     .arg(m_target < 0
                              ? tr("no bank")
                              : tr("bank %1").arg(toQt(
                                    plan.problem.banks[static_cast<std::size_t>(m_target)].label)),
-                         toQt(printDuration(m_planner.costWith(*chosen, m_target))),
-                         toQt(printDuration(m_planner.now().cost)));
+                         toQt(printDuration(*then)), toQt(printDuration(m_planner.now().cost)));
     }
     describe(*this, QAccessible::Graphic, tr("Banks and setups"), what,
              tr("Left and right choose a setup, up and down a bank, Return puts it there"));
@@ -173,7 +220,8 @@ BankBoard::Foot BankBoard::footOf(const Bank& bank, bool recalled) const {
         if (finding.id == FindingId::BankLost)
             return {tr("card: lost by then"), Mark::Lost};
     }
-    const auto* record = findRecord(m_document.shoot(), m_planner.plan().problem.work.camera);
+    const auto& view = m_planner.inView();
+    const auto* record = view.camera ? findRecord(*view.shoot, view.camera->id) : nullptr;
     const auto* written = record ? findWritten(*record, bank.label) : nullptr;
     if (written && recalled)
         return {tr("written %1").arg(toQt(written->when).mid(5)), Mark::None};
@@ -182,10 +230,9 @@ BankBoard::Foot BankBoard::footOf(const Bank& bank, bool recalled) const {
 
 void BankBoard::paintSlate(QPainter& painter, int bank) const {
     const auto& t = m_style.colours();
-    const auto& plan = m_planner.plan();
     const auto at = static_cast<std::size_t>(bank);
-    const auto& own = plan.problem.banks[at];
-    const auto& as = m_planner.now().writtenAs[at];
+    const auto& own = m_planner.plan().problem.banks[at];
+    const auto& slate = m_slates[at];
     const QRectF box = slateBox(bank);
     const bool over = bank == m_target;
     drawBlock(painter, box, t.deep, over ? t.marigold : t.line, over ? 2 : 1);
@@ -199,29 +246,17 @@ void BankBoard::paintSlate(QPainter& painter, int bank) const {
                          Qt::AlignLeft | Qt::AlignVCenter,
                          elided(text, painter.font(), inside.width()));
     };
-    const auto value = [&](std::size_t setup, BodySetting setting) {
-        return toQt(plan.problem.work.setups[setup].settings[setting].value_or("\u2014"));
-    };
-    row(0, TextRole::Title, as ? t.ink : t.muted,
-        own.locked ? tr("%1 locked").arg(toQt(own.label))
-        : as       ? tr("%1 as %2").arg(toQt(own.label), toQt(plan.problem.work.setups[*as].number))
-                   : tr("%1 empty").arg(toQt(own.label)));
-    if (as) {
-        row(22, TextRole::Body, t.ink,
-            QStringLiteral("%1 p \u00b7 %2 \u00b7 %3")
-                .arg(value(*as, BodySetting::Rate), value(*as, BodySetting::Shutter),
-                     value(*as, BodySetting::Rating)));
-        row(40, TextRole::Secondary, t.muted,
-            QStringLiteral("%1 \u00b7 %2")
-                .arg(value(*as, BodySetting::Profile), value(*as, BodySetting::White)));
-        row(56, TextRole::Secondary, t.muted, value(*as, BodySetting::Mode));
+    row(0, TextRole::Title, slate.lines.isEmpty() ? t.muted : t.ink, slate.title);
+    if (!slate.lines.isEmpty()) {
+        row(22, TextRole::Body, t.ink, slate.lines[0]);
+        row(40, TextRole::Secondary, t.muted, slate.lines[1]);
+        row(56, TextRole::Secondary, t.muted, slate.lines[2]);
     }
-    const auto foot = footOf(own, as.has_value());
     row(74, TextRole::Secondary,
-        foot.mark == Mark::Lost      ? t.coral
-        : foot.mark == Mark::Changed ? t.marigold
-                                     : t.muted,
-        foot.text);
+        slate.foot.mark == Mark::Lost      ? t.coral
+        : slate.foot.mark == Mark::Changed ? t.marigold
+                                           : t.muted,
+        slate.foot.text);
 }
 
 QPointF BankBoard::threadEnd(std::size_t setup) const {
@@ -240,7 +275,9 @@ QPainterPath BankBoard::threadOf(std::size_t setup, int bank) const {
 std::optional<std::size_t> BankBoard::threadAt(QPointF point) const {
     std::optional<std::size_t> found;
     double nearest = kThreadGrip;
-    for (const auto setup : m_order) {
+    const auto [first, behind] = seen(0, width());
+    for (std::size_t i = first; i < behind; ++i) {
+        const auto setup = m_order[i];
         const int bank = m_planner.threads()[setup];
         if (bank < 0)
             continue;
@@ -295,10 +332,11 @@ void BankBoard::paintSetup(QPainter& painter, std::size_t setup) const {
 // What the hand would cost with the setup over this slate.
 void BankBoard::paintCost(QPainter& painter) const {
     const auto chosen = m_planner.selected();
-    if (!chosen || m_target == m_planner.threads()[*chosen])
+    const auto cost = m_planner.costWith(m_target);
+    if (!chosen || !cost || m_target == m_planner.threads()[*chosen])
         return;
     const auto& t = m_style.colours();
-    const Seconds then = m_planner.costWith(*chosen, m_target), now = m_planner.now().cost;
+    const Seconds then = *cost, now = m_planner.now().cost;
     const QString text =
         m_target < 0
             ? tr("no bank: %1 by hand, now %2")
@@ -334,33 +372,44 @@ void BankBoard::paintEmpty(QPainter& painter) const {
             Qt::AlignVCenter, tr("No setup of this camera can be worked out yet."));
 }
 
-void BankBoard::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    painter.setRenderHint(QPainter::Antialiasing);
+// The threads of the setups that are seen; the chosen one's above them.
+void BankBoard::paintThreads(QPainter& painter, std::pair<std::size_t, std::size_t> shown) const {
     const auto& t = m_style.colours();
     const auto& threads = m_planner.threads();
     const auto chosen = m_planner.selected();
-    for (const auto setup : m_order)
+    for (std::size_t i = shown.first; i < shown.second; ++i) {
+        const auto setup = m_order[i];
         if (threads[setup] >= 0 && setup != chosen)
             paintThread(painter, setup, threads[setup], t.sky, 1.4);
+    }
     if (chosen) {
         if (threads[*chosen] >= 0)
             paintThread(painter, *chosen, threads[*chosen], t.marigold, 2.4);
         if (m_target >= 0 && m_target != threads[*chosen])
             paintThread(painter, *chosen, m_target, t.marigold, 1.6, Qt::DashLine);
     }
-    for (int b = 0; b < static_cast<int>(m_planner.plan().problem.banks.size()); ++b)
-        paintSlate(painter, b);
-    int day = 0;
-    for (const auto setup : m_order) {
+}
+
+void BankBoard::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const auto& t = m_style.colours();
+    const auto shown = seen(0, width());
+    paintThreads(painter, shown);
+    for (int b = 0; b < static_cast<int>(m_slates.size()); ++b)
+        if (slateBox(b).intersects(rect()))
+            paintSlate(painter, b);
+    m_painted = 0;
+    for (std::size_t i = shown.first; i < shown.second; ++i) {
+        const auto setup = m_order[i];
         paintSetup(painter, setup);
-        if (m_day[setup] == day)
+        ++m_painted;
+        if (i > shown.first && m_day[setup] == m_day[m_order[i - 1]])
             continue;
-        day = m_day[setup];
         painter.setFont(Style::font(TextRole::Secondary));
         painter.setPen(t.muted);
         painter.drawText(QRectF(setupBox(setup).left() - 8, height() - 20.0, 90, 18),
-                         Qt::AlignLeft | Qt::AlignVCenter, tr("day %1").arg(day));
+                         Qt::AlignLeft | Qt::AlignVCenter, tr("day %1").arg(m_day[setup]));
     }
     paintEmpty(painter);
     if (m_dragging && m_held)
@@ -372,9 +421,10 @@ void BankBoard::mousePressEvent(QMouseEvent* event) {
     m_held.reset();
     m_dragging = false;
     m_pressed = m_at = event->position();
-    for (const auto setup : m_order)
-        if (setupBox(setup).contains(m_pressed))
-            m_held = setup;
+    const auto [first, behind] = seen(m_pressed.x(), m_pressed.x());
+    for (std::size_t i = first; i < behind; ++i)
+        if (setupBox(m_order[i]).contains(m_pressed))
+            m_held = m_order[i];
     if (!m_held && bankAt(m_pressed) < 0)
         m_held = threadAt(m_pressed);
     if (m_held)

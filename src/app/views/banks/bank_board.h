@@ -15,8 +15,7 @@ class BankBoard : public QWidget {
     Q_OBJECT
 
 public:
-    BankBoard(const BankPlanner& planner, const ShootDocument& document, const Style& style,
-              QWidget* parent = nullptr);
+    BankBoard(const BankPlanner& planner, const Style& style, QWidget* parent = nullptr);
 
     /// Takes over what the planner has.
     void refresh();
@@ -26,6 +25,10 @@ public:
     void stepTarget(int by);
     [[nodiscard]] QRectF slateBox(int bank) const;
     [[nodiscard]] QRectF setupBox(std::size_t setup) const;
+    /// The setup so many places along the day from the chosen one; without one the first.
+    [[nodiscard]] std::optional<std::size_t> beside(int by) const;
+    /// How many setups the last paint drew: those that are seen.
+    [[nodiscard]] int paintedSetups() const { return m_painted; }
 
     QSize sizeHint() const override { return {800, 266}; }
     QSize minimumSizeHint() const override { return {600, 250}; }
@@ -48,14 +51,26 @@ private:
     [[nodiscard]] QPainterPath threadOf(std::size_t setup, int bank) const;
     /// The setup whose thread passes by; none when no thread does.
     [[nodiscard]] std::optional<std::size_t> threadAt(QPointF point) const;
-    void arrange();
-    void tell();
     enum class Mark { None, Changed, Lost };
     struct Foot {
         QString text;
         Mark mark = Mark::None;
     };
+    /// What is read on a slate.
+    struct Slate {
+        double left = 0, width = 0;
+        QString title;
+        QStringList lines; ///< none while nothing is written
+        Foot foot;
+    };
+    void readOrder();
+    void readSlates();
+    void arrange();
+    void tell();
     [[nodiscard]] Foot footOf(const Bank& bank, bool recalled) const;
+    /// Those of m_order between two places in the window: first and one behind the last.
+    [[nodiscard]] std::pair<std::size_t, std::size_t> seen(double left, double right) const;
+    void paintThreads(QPainter& painter, std::pair<std::size_t, std::size_t> shown) const;
     void paintSlate(QPainter& painter, int bank) const;
     void paintThread(QPainter& painter, std::size_t setup, int bank, const QColor& colour,
                      double width, Qt::PenStyle style = Qt::SolidLine) const;
@@ -64,17 +79,15 @@ private:
     void paintEmpty(QPainter& painter) const;
 
     const BankPlanner& m_planner;
-    const ShootDocument& m_document;
     const Style& m_style;
     std::vector<std::size_t> m_order; ///< setups as they first come up
+    std::vector<std::size_t> m_place; ///< by setup: where it stands in that order
     std::vector<int> m_day;           ///< by setup: its first day
-    struct Slate {
-        double left = 0, width = 0;
-    };
     std::vector<Slate> m_slates;
     double m_pitch = 90;
     double m_slateShift = 0, m_setupShift = 0; ///< when not all of them fit
     int m_target = -1;
+    int m_painted = 0;
     bool m_dragging = false;
     std::optional<std::size_t> m_held; ///< the setup under the pressed button
     QPointF m_pressed, m_at;

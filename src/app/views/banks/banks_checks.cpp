@@ -14,7 +14,7 @@ namespace bslate::app {
 void BanksView::refreshChecks() {
     const auto& planner = m_actions.planner();
     const auto& document = m_actions.document();
-    const auto* camera = planner.camera();
+    const auto* camera = planner.inView().camera;
     CheckListContent content;
     QString listed;
     if (m_borrowed->isChecked() && camera) {
@@ -63,7 +63,7 @@ QString BanksView::startHeading() const {
             return stateOf(content.ticks, check) == TickState::Ticked;
         });
     return tr("%1, borrowed: a known starting point \u00b7 %2 of %3")
-        .arg(toQt(m_actions.planner().camera()->name))
+        .arg(toQt(m_actions.planner().inView().camera->name))
         .arg(done)
         .arg(content.checks.size());
 }

@@ -46,7 +46,7 @@ BanksView::BanksView(BankActions& actions, const Style& style, QWidget* parent)
     , m_caution(secondaryLabel())
     , m_bank(quantityField("setup-bank", tr("Bank of the chosen setup"),
                            [](const QString&) { return std::optional<QString>(); }))
-    , m_board(new BankBoard(actions.planner(), actions.document(), style))
+    , m_board(new BankBoard(actions.planner(), style))
     , m_plates(new ControlPlates(actions.planner(), style))
     , m_checks(new CheckList(style))
     , m_borrowed(new QPushButton(tr("Borrowed body (S)")))
@@ -209,7 +209,7 @@ void BanksView::wire() {
 QMenu* BanksView::functionMenu(int control) {
     auto* menu = new QMenu(this);
     menu->setObjectName(QStringLiteral("function-menu"));
-    const auto* camera = m_actions.planner().camera();
+    const auto* camera = m_actions.planner().inView().camera;
     const auto& uses = m_actions.planner().plan().controls.uses;
     if (!camera || control < 0 || control >= static_cast<int>(uses.size()))
         return menu;
@@ -255,21 +255,21 @@ QString BanksView::costLine() const {
 }
 
 QString BanksView::schoolLine() const {
-    const auto& problem = m_actions.planner().plan().problem;
-    if (problem.banks.empty())
+    const auto& view = m_actions.planner().inView();
+    if (view.plan.problem.banks.empty())
         return {};
     QStringList costs;
     const QString names[] = {tr("a speed"), tr("a look"), tr("a scene")};
     for (const auto school : kBankSchools)
         costs << tr("%1 %2").arg(
             names[static_cast<int>(school)],
-            toQt(printDuration(planWith(problem, threadsOf(problem, school)).cost)));
+            toQt(printDuration(view.schools[static_cast<std::size_t>(school)])));
     return tr(" \u00b7 one bank %1").arg(costs.join(tr(", ")));
 }
 
 void BanksView::refresh() {
     const auto& planner = m_actions.planner();
-    const auto* camera = planner.camera();
+    const auto* camera = planner.inView().camera;
     const auto& problem = planner.plan().problem;
     m_title->setText(camera ? tr("Banks of %1").arg(toQt(camera->name)) : tr("Banks"));
     int inside = 0, onCard = 0;
@@ -318,19 +318,9 @@ void BanksView::putTarget(int bank) {
 }
 
 void BanksView::stepSetup(int by) {
-    const auto& work = m_actions.planner().plan().problem.work;
-    std::vector<std::size_t> order;
-    for (const auto& visit : work.visits)
-        if (std::find(order.begin(), order.end(), visit.setup) == order.end())
-            order.push_back(visit.setup);
-    if (order.empty())
-        return;
-    const auto chosen = m_actions.planner().selected();
-    const auto here = chosen ? std::find(order.begin(), order.end(), *chosen) : order.end();
-    const auto at = here == order.end() ? 0 : here - order.begin() + by;
-    const auto last = static_cast<std::ptrdiff_t>(order.size()) - 1;
-    m_actions.document().select(toQt(
-        work.setups[order[static_cast<std::size_t>(std::clamp<std::ptrdiff_t>(at, 0, last))]].id));
+    if (const auto setup = m_board->beside(by))
+        m_actions.document().select(
+            toQt(m_actions.planner().plan().problem.work.setups[*setup].id));
 }
 
 void BanksView::stepCamera(int by) {

@@ -68,7 +68,7 @@ QRectF ControlPlates::plateBox(int control) const {
 }
 
 QString ControlPlates::wordsOf(int control) const {
-    const auto* camera = m_planner.camera();
+    const auto* camera = m_planner.inView().camera;
     if (!camera || control >= count())
         return tr("no controls described");
     const auto& use = m_planner.plan().controls.uses[static_cast<std::size_t>(control)];
@@ -86,7 +86,7 @@ void ControlPlates::tell() {
 void ControlPlates::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     const auto& t = m_style.colours();
-    const auto* camera = m_planner.camera();
+    const auto* camera = m_planner.inView().camera;
     if (count() == 0 || !camera) {
         painter.setFont(Style::font(TextRole::Body));
         painter.setPen(t.muted);
