@@ -173,7 +173,7 @@ void dress(Style& style, QApplication& application, const QCommandLineParser& pa
         std::cerr << "bright-slate: the B612 fonts are missing; using the system font\n";
     if (parser.value("theme") == "paper")
         style.setTheme(Theme::Paper);
-    style.applyTo(application);
+    style.apply();
     QApplication::setWindowIcon(windowIcon());
     installPaintedAccess();
     installPlainText(application);

@@ -32,7 +32,7 @@ public:
     WindowTest()
         : m_settings(m_folder.filePath(QStringLiteral("settings.ini")), QSettings::IniFormat) {
         m_style.loadFonts();
-        m_style.applyTo(*qApp);
+        m_style.apply();
         makeWindow();
         EXPECT_TRUE(window->files().openDemo().ok());
         choose("2A");

@@ -204,7 +204,7 @@ int main(int argc, char** argv) {
         return 2;
     Style style;
     style.loadFonts();
-    style.applyTo(application);
+    style.apply();
     installPaintedAccess();
     installPlainText(application);
     Driver driver(QString::fromLocal8Bit(argv[1]));

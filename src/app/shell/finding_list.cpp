@@ -70,7 +70,7 @@ FindingList::FindingList(const Style& style, const QString& heading, QWidget* pa
     m_column->setSpacing(2);
     m_column->addWidget(m_more);
     m_column->addStretch(1);
-    m_more->setStyleSheet(QStringLiteral("text-align:left"));
+    m_more->setProperty("leading", true);
     m_more->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
     m_more->hide();
     connect(m_more, &QPushButton::clicked, this, [this] {

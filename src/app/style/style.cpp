@@ -1,6 +1,6 @@
 #include "app/style/style.h"
 
-#include "app/style/plain_style.h"
+#include "app/style/control_style.h"
 
 #include <QApplication>
 #include <QCoreApplication>
@@ -9,6 +9,7 @@
 #include <QFontDatabase>
 #include <QPalette>
 #include <QResource>
+#include <QToolTip>
 
 namespace bslate::app {
 namespace {
@@ -57,8 +58,8 @@ void Style::setTheme(Theme theme) {
     if (theme == m_theme)
         return;
     m_theme = theme;
-    if (auto* application = qobject_cast<QApplication*>(QCoreApplication::instance()))
-        applyTo(*application);
+    if (qobject_cast<QApplication*>(QCoreApplication::instance()))
+        apply();
     emit changed();
 }
 
@@ -86,7 +87,7 @@ QFont Style::font(TextRole role) {
     return font;
 }
 
-void Style::applyTo(QApplication& application) const {
+void Style::apply() const {
     const auto& t = colours();
     QPalette palette;
     palette.setColor(QPalette::Window, t.ground);
@@ -108,35 +109,15 @@ void Style::applyTo(QApplication& application) const {
     palette.setColor(QPalette::Dark, t.deep);
     for (const auto role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText})
         palette.setColor(QPalette::Disabled, role, t.faint);
-    application.setStyle(new PlainStyle);
-    application.setPalette(palette);
-    application.setFont(font(TextRole::Body));
-    application.setStyleSheet(
-        QStringLiteral(
-            "QMenuBar,QMenu{background:%1;color:%2} QMenuBar::item{padding:4px 10px}"
-            "QMenuBar::item:selected,QMenu::item:selected{background:%3;color:%2}"
-            "QMenu{border:1px solid %4} QMenu::item{padding:5px 24px 5px 16px}"
-            "QMenu::item:disabled{color:%6}"
-            "QMenu::separator{height:1px;background:%4;margin:4px 8px}"
-            "QPushButton,QToolButton{background:%3;color:%2;border:1px solid %4;"
-            "border-radius:4px;padding:4px 10px}"
-            "QPushButton:hover,QToolButton:hover{border-color:%5}"
-            "QPushButton:focus,QToolButton:focus,QLineEdit:focus,QComboBox:focus{"
-            "border:1px solid %5}"
-            "QPushButton:disabled,QComboBox:disabled,QLineEdit:disabled{color:%6}"
-            "QPushButton:checked{background:%7;border-color:%5;color:%5}"
-            "QPushButton[quiet=\"true\"]{background:transparent;border-color:transparent;color:%9;"
-            "padding:1px 2px}"
-            "QPushButton[quiet=\"true\"]:hover{color:%2}"
-            "QPushButton[quiet=\"true\"]:focus{border-color:%5}"
-            "QLineEdit,QComboBox,QPlainTextEdit{background:%7;color:%2;border:1px solid %4;"
-            "border-radius:4px;padding:3px 6px;selection-background-color:%5;"
-            "selection-color:%7}"
-            "QComboBox QAbstractItemView{background:%8;color:%2;border:1px solid %4}"
-            "QScrollArea{border:none;background:transparent}"
-            "QToolTip{background:%3;color:%2;border:1px solid %4;padding:4px}")
-            .arg(t.ground.name(), t.ink.name(), t.raised.name(), t.line.name(), t.marigold.name(),
-                 t.faint.name(), t.deep.name(), t.panel.name(), t.muted.name()));
+    auto* drawn = qobject_cast<ControlStyle*>(QApplication::style());
+    if (drawn) {
+        drawn->setTokens(t);
+    } else {
+        QApplication::setStyle(new ControlStyle(t)); // which it owns from here on
+        QApplication::setFont(font(TextRole::Body));
+    }
+    QApplication::setPalette(palette);
+    QToolTip::setPalette(palette);
 }
 
 } // namespace bslate::app

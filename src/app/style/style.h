@@ -5,8 +5,6 @@
 #include <QFont>
 #include <QObject>
 
-class QApplication;
-
 namespace bslate::app {
 
 enum class TextRole { Secondary, Body, Title, Value, BigValue, Head };
@@ -30,8 +28,8 @@ public:
     /// B612 in the role's pixel size, whose figures are all of one width.
     [[nodiscard]] static QFont font(TextRole role);
 
-    /// Palette and style sheet for the standard widgets.
-    void applyTo(QApplication& application) const;
+    /// Font, palette and drawing (control_style.h) of the standard widgets.
+    void apply() const;
 
 signals:
     void changed();

@@ -11,7 +11,7 @@
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QMenu>
-#include <QToolButton>
+#include <QPushButton>
 
 #include <algorithm>
 
@@ -122,10 +122,9 @@ void BriefBar::buildChoices() {
 }
 
 void BriefBar::buildSchools() {
-    m_schools = new QToolButton;
+    m_schools = new QPushButton;
     m_schools->setObjectName(QStringLiteral("brief-schools"));
     m_schools->setText(tr("Schools"));
-    m_schools->setPopupMode(QToolButton::InstantPopup);
     m_schoolMenu = new QMenu(m_schools);
     m_schools->setMenu(m_schoolMenu);
     for (const auto school : kSchools) {

@@ -7,7 +7,7 @@
 
 class QComboBox;
 class QMenu;
-class QToolButton;
+class QPushButton;
 
 namespace bslate::app {
 
@@ -35,7 +35,7 @@ private:
     Actions& m_actions;
     QuantityEdit *m_size, *m_rate, *m_by, *m_ambient;
     QComboBox *m_colour, *m_mains, *m_grade, *m_turnaround;
-    QToolButton* m_schools;
+    QPushButton* m_schools;
     QMenu* m_schoolMenu;
 };
 
