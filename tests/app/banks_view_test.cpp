@@ -379,5 +379,41 @@ TEST_F(BanksStep, AnEmptyShootAndABodyWithoutBanksSaySo) {
     EXPECT_NE(said().find("no banks"), std::string::npos) << said();
 }
 
+// Only what is seen is painted, nothing is waited for, and what needs the plan waits for it itself.
+TEST_F(BanksStep, HundredsOfSetupsAreNoHindrance) {
+    Shoot shoot = window->document().shoot();
+    const auto known = shoot.setups;
+    while (shoot.setups.size() < 600) {
+        auto copy = known[shoot.setups.size() % known.size()];
+        copy.id = "n" + std::to_string(shoot.setups.size());
+        copy.number = "N" + std::to_string(shoot.setups.size());
+        shoot.setups.push_back(copy);
+    }
+    window->document().reset(shoot, {});
+    window->document().select(QStringLiteral("n500"));
+    settle();
+    auto& board = view().board();
+    board.grab();
+    EXPECT_GT(board.paintedSetups(), 0);
+    EXPECT_LE(board.paintedSetups(), 20);
+    const QRectF chosen = board.setupBox(*planner().selected());
+    EXPECT_TRUE(QRectF(board.rect()).contains(chosen)) << "the chosen one is in view";
+    // Into a bank at once, whatever the plan is at, and the view follows.
+    window->bankActions().put(2);
+    EXPECT_EQ(setup().bank, 3);
+    settle();
+    EXPECT_EQ(planner().threads()[*planner().selected()], 2);
+    // The best ones are put there when they are found, unless something else is done meanwhile.
+    window->document().select(QStringLiteral("n501"));
+    window->bankActions().put(1);
+    window->bankActions().putBest();
+    settle();
+    QApplication::processEvents();
+    EXPECT_EQ(window->document().undoStack().undoText(), QStringLiteral("Best banks"));
+    window->document().undoStack().undo();
+    settle();
+    EXPECT_EQ(setup().bank, 2);
+}
+
 } // namespace
 } // namespace bslate::app
