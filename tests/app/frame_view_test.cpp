@@ -73,7 +73,11 @@ TEST_F(FrameStep, KeysTurnStagesMarksAndTheSplit) {
     press(Qt::Key_V);
     EXPECT_EQ(chosen("frame-right"), 0) << "round";
     press(Qt::Key_V, Qt::ShiftModifier);
-    for (const auto mark : {Qt::Key_C, Qt::Key_P, Qt::Key_Z, Qt::Key_Z, Qt::Key_Z}) {
+    const auto lost = shown();                    // of any channel
+    for (int channel = 0; channel < 4; ++channel) // of each, then nothing is marked
+        press(Qt::Key_C);
+    EXPECT_NE(shown(), lost);
+    for (const auto mark : {Qt::Key_P, Qt::Key_Z, Qt::Key_Z, Qt::Key_Z}) {
         const auto was = shown();
         press(mark);
         EXPECT_NE(shown(), was) << mark;

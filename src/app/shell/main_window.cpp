@@ -117,12 +117,12 @@ void MainWindow::assemble() {
     for (const auto& step : m_steps) {
         m_bar->addStep(step.number, step.plainName(), step.help);
         if (step.pages.size() == 1) {
-            m_stack->addWidget(step.pages.front().widget);
+            m_stack->addWidget(step.pages.front().place);
             continue;
         }
         auto* pages = new StepPages(step.plainName(), m_style);
         for (const auto& page : step.pages)
-            pages->addPage(page.name, page.widget);
+            pages->addPage(page.name, page.place);
         connect(pages, &StepPages::turned, this, &MainWindow::showNext);
         m_stack->addWidget(pages);
     }
@@ -176,25 +176,14 @@ void MainWindow::connectParts() {
     const auto tell = [this](const QString& message) { m_notice->tell(message, false); };
     connect(m_bar, &StepBar::chosen, this, &MainWindow::showStep);
     m_undoSteps.addStack(&m_document.undoStack());
-    m_undoSteps.addStack(&view<BringView>().steps());
     m_document.undoStack().setActive();
     connect(&m_undoSteps, &QUndoGroup::activeStackChanged, this, [this](QUndoStack* active) {
         if (!active)
             m_document.undoStack().setActive();
     });
     for (const auto& step : m_steps)
-        for (const auto& page : step.pages) {
-            connect(page.widget, &StepView::refused, this, tellProblem);
-            connect(page.widget, &StepView::told, this, tell);
-            connect(page.widget, &StepView::sheetRequested, this, &MainWindow::showSheet);
-            connect(page.widget, &StepView::found, m_verdict, &VerdictPanel::showBeside);
-        }
-    connect(&view<KitView>(), &KitView::latticeWanted, this, [this](const QString& camera) {
-        showView(QStringLiteral("bring"));
-        view<BringView>().refine(camera);
-    });
-    connect(&view<BringView>(), &BringView::brought, this,
-            [this] { showView(QStringLiteral("kit")); });
+        for (const auto& page : step.pages)
+            connect(page.place, &PageHolder::made, this, &MainWindow::connectPage);
     connect(&m_document, &ShootDocument::refused, this, tellProblem);
     connect(&m_actions, &Actions::refused, this, tellProblem);
     connect(&m_kitActions, &KitActions::refused, this, tellProblem);
@@ -229,6 +218,27 @@ void MainWindow::connectParts() {
     connect(&m_document, &ShootDocument::changed, m_notice, &NoticeBar::leaveProblem);
 }
 
+void MainWindow::connectPage(StepView& page) {
+    connect(&page, &StepView::refused, this,
+            [this](const QString& message) { m_notice->tell(message, true); });
+    connect(&page, &StepView::told, this,
+            [this](const QString& message) { m_notice->tell(message, false); });
+    connect(&page, &StepView::sheetRequested, this, &MainWindow::showSheet);
+    connect(&page, &StepView::found, m_verdict, &VerdictPanel::showBeside);
+    if (auto* gear = qobject_cast<KitView*>(&page))
+        connect(gear, &KitView::latticeWanted, this, [this](const QString& camera) {
+            showView(QStringLiteral("bring"));
+            view<BringView>().refine(camera);
+        });
+    if (auto* bring = qobject_cast<BringView*>(&page)) {
+        m_undoSteps.addStack(&bring->steps());
+        connect(bring, &BringView::brought, this, [this](const QString& camera) {
+            view<KitView>().choose(GearKind::Camera, camera);
+            showView(QStringLiteral("kit"));
+        });
+    }
+}
+
 void MainWindow::showStep(int number) {
     const auto numbered = [&](int wanted) {
         return std::find_if(m_steps.begin(), m_steps.end(),
@@ -253,7 +263,7 @@ StepView* MainWindow::showView(const QString& name) {
             showStep(step.number);
             if (auto* pages = qobject_cast<StepPages*>(m_stack->currentWidget()))
                 pages->showPage(static_cast<int>(i));
-            return step.pages[i].widget;
+            return &step.pages[i].place->page();
         }
     return nullptr;
 }
@@ -267,9 +277,13 @@ QStringList MainWindow::pageNames() const {
 }
 
 StepView* MainWindow::page() const {
+    return &placeInView().page();
+}
+
+PageHolder& MainWindow::placeInView() const {
     const auto& pages = m_steps[static_cast<std::size_t>(m_stack->currentIndex())].pages;
     const auto* many = qobject_cast<StepPages*>(m_stack->currentWidget());
-    return pages[many ? static_cast<std::size_t>(many->page()) : 0].widget;
+    return *pages[many ? static_cast<std::size_t>(many->page()) : 0].place;
 }
 
 void MainWindow::showSheet(const QString& name) {

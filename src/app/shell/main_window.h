@@ -62,13 +62,14 @@ public:
     [[nodiscard]] Style& style() { return m_style; }
 
     [[nodiscard]] const std::vector<Step>& steps() const { return m_steps; }
-    /// The first view of a class, of all pages. Precondition: a step has one.
+    /// The first view of a class, of all pages; made when it was not yet. Precondition: a step has
+    /// one.
     template<class View>
     [[nodiscard]] View& view() {
         for (const auto& step : m_steps)
             for (const auto& page : step.pages)
-                if (auto* found = qobject_cast<View*>(page.widget))
-                    return *found;
+                if (page.place->kind().inherits(&View::staticMetaObject))
+                    return static_cast<View&>(page.place->page());
         Q_UNREACHABLE();
     }
     /// The first page of a step; Light for a number that is none.
@@ -136,6 +137,8 @@ private:
     void connectStart();
     [[nodiscard]] CardDialog* openCard(Card card, const QString& name);
     void connectParts();
+    void connectPage(StepView& page);
+    [[nodiscard]] PageHolder& placeInView() const;
     void updateTitle();
     [[nodiscard]] NextBar::Advice adviceOn(NextThing next);
     void showNext();

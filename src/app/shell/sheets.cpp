@@ -17,7 +17,7 @@ std::vector<KeyGroup> keyGroups(const MainWindow& window) {
                                         .arg(step.plainName())
                                         .arg(step.number)
                                         .arg(page.name),
-                              page.widget->keys()});
+                              page.place->page().keys()});
     return groups;
 }
 

@@ -46,7 +46,7 @@ void prepare(MainWindow& window, const QString& view, const QTemporaryDir& folde
     for (const auto& step : window.steps())
         for (const auto& page : step.pages)
             if (page.view == view && !page.shots.empty() && page.shots.front().prepare)
-                page.shots.front().prepare(*page.widget);
+                page.shots.front().prepare(page.place->page());
 }
 
 } // namespace

@@ -40,7 +40,7 @@ StepPages::StepPages(const QString& name, const Style& style, QWidget* parent)
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
-void StepPages::addPage(const QString& name, StepView* view) {
+void StepPages::addPage(const QString& name, QWidget* page) {
     const int id = m_stack->count();
     auto* button = new QPushButton(name);
     button->setObjectName(QStringLiteral("%1-page-%2").arg(objectName()).arg(id));
@@ -48,7 +48,7 @@ void StepPages::addPage(const QString& name, StepView* view) {
     button->setChecked(id == 0);
     m_buttons->addButton(button, id);
     static_cast<QHBoxLayout*>(layout()->itemAt(0)->layout())->insertWidget(id, button);
-    m_stack->addWidget(view);
+    m_stack->addWidget(page);
 }
 
 void StepPages::showPage(int page) {

@@ -1,7 +1,8 @@
 #pragma once
 
 #include "app/style/style.h"
-#include "app/views/step_view.h"
+
+#include <QWidget>
 
 class QButtonGroup;
 class QStackedWidget;
@@ -16,7 +17,7 @@ class StepPages : public QWidget {
 public:
     StepPages(const QString& name, const Style& style, QWidget* parent = nullptr);
 
-    void addPage(const QString& name, StepView* view);
+    void addPage(const QString& name, QWidget* page);
     void showPage(int page);
     [[nodiscard]] int page() const;
 

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "app/views/step_view.h"
+#include "app/shell/page_holder.h"
 #include "core/advice/next_thing.h"
 
 #include <QString>
@@ -28,7 +28,7 @@ struct PageShot {
 struct StepPage {
     QString name; ///< on its button
     QString view; ///< what `--view` calls it
-    StepView* widget = nullptr;
+    PageHolder* place = nullptr;
     std::vector<PageShot> shots;
 };
 
@@ -45,7 +45,7 @@ struct Step {
     [[nodiscard]] QString plainName() const { return QString(name).remove(QLatin1Char('&')); }
 };
 
-/// What the views of the steps work with.
+/// What the views of the steps work with. It outlives them.
 struct StepParts {
     Actions& actions;
     KitActions& kit;

@@ -44,7 +44,8 @@ void MainWindow::showNext() {
     const auto& shoot = m_document.shoot();
     const auto next = step == m_steps.end() ? std::nullopt : nextThing(shoot, step->work);
     // The page that brings one in is the next thing itself.
-    if (next && !(*next == NextThing::BringCamera && page() == &view<BringView>()))
+    const bool isBringing = placeInView().kind().inherits(&BringView::staticMetaObject);
+    if (next && !(*next == NextThing::BringCamera && isBringing))
         m_next->show(adviceOn(*next));
     else
         m_next->clear();

@@ -76,6 +76,7 @@ MediaView::MediaView(DayActions& actions, const Style& style, QWidget* parent)
     connect(&actions.planner(), &DayPlanner::changed, this, &MediaView::refresh);
     connect(&actions.planner(), &DayPlanner::progressed, this, &MediaView::showProgress);
     connect(&actions, &DayActions::refused, this, &MediaView::refused);
+    refresh();
 }
 
 std::span<const KeyLine> MediaView::keys() const {
