@@ -13,7 +13,8 @@ class Tally:
     def __init__(self):
         self.faults, self.kills, self.documents, self.judged, self.rounds = 0, 0, 0, 0, 0
         self.bad = []
-        self.replaced = 0
+        self.replaced, self.events, self.undone = 0, 0, 0
+        self.slowest_event = 0.0
         self.slowest, self.slowest_step, self.lost = 0.0, 0.0, 0.0
 
     def note(self, what):

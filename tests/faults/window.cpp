@@ -1,13 +1,17 @@
 // The real window, offscreen, driven by lines on standard input, one answer a line: what
 // tests/faults/run breaks things around. Settings and autosaves of shoots without a file live in
 // the folder given.
-//   faults_window FOLDER
+//   faults_window FOLDER [wall]
+// With a wall it writes nothing outside of the folder, and takes random events.
 #include "app/document/text.h"
 #include "app/shell/main_window.h"
 #include "app/shell/notice_bar.h"
 #include "app/style/plain_text.h"
 #include "app/style/style.h"
 #include "app/widgets/painted_access.h"
+#include "io/json/shoot_json.h"
+#include "random_hand.h"
+#include "wall.h"
 
 #include <QAccessible>
 #include <QApplication>
@@ -29,15 +33,20 @@ using namespace bslate::app;
 
 class Driver {
 public:
-    explicit Driver(const QString& folder)
+    Driver(const QString& folder, bool wall)
         : m_settings(folder + QStringLiteral("/settings.ini"), QSettings::IniFormat)
-        , m_window(m_style, m_settings, folder) {
+        , m_window(m_style, m_settings, folder)
+        , m_wall(wall) {
         m_window.setAskToSave([] { return MainWindow::Answer::Discard; });
         m_window.setAskOver([](const QString&) { return MainWindow::Over::Cancel; });
         QObject::connect(&m_window.files(), &FileKeeper::autosaved, &m_window,
                          [this] { ++m_autosaved; });
         QObject::connect(&m_window.files(), &FileKeeper::waitingForDisk, &m_window,
                          [this] { ++m_waited; });
+        QObject::connect(&m_window.document(), &ShootDocument::fileChanged, &m_window, [this] {
+            if (m_window.document().undoStack().count() == 0)
+                m_first = m_window.document().value();
+        });
         m_window.resize(1280, 800);
         m_window.files().startNew();
         m_window.show();
@@ -67,6 +76,9 @@ public:
             return keep(rest);
         else if (verb == QLatin1String("mine"))
             return mine();
+        else if (verb == QLatin1String("events"))
+            return events(rest.section(QLatin1Char(' '), 0, 0).toInt(),
+                          rest.section(QLatin1Char(' '), 1, 1).toUInt());
         else if (verb == QLatin1String("walk"))
             return walk();
         else if (verb != QLatin1String("numbers"))
@@ -139,6 +151,29 @@ private:
         qputenv("BSLATE_FAULT_CALL", words.value(0).toUtf8());
     }
 
+    // Random events; then everything undone to the first value, and done again, byte for byte.
+    QString events(int count, unsigned seed) {
+        if (!m_wall)
+            return QStringLiteral("no wall"); // dialogs of files can delete anything
+        RandomHand hand(m_window, seed);
+        hand.doEvents(count);
+        auto& undo = m_window.document().undoStack();
+        const auto text = [this] { return bslate::io::writeShoot(m_window.document().shoot()); };
+        const auto first = m_first;
+        undo.setIndex(undo.count());
+        const auto last = text();
+        undo.setIndex(0);
+        const bool back = text() == bslate::io::writeShoot(*first);
+        undo.setIndex(undo.count());
+        const bool again = text() == last;
+        return QStringLiteral("%1|%2|%3|%4|%5")
+            .arg(hand.frozen())
+            .arg(hand.slowestMs())
+            .arg(back && again ? QStringLiteral("same") : QStringLiteral("other"))
+            .arg(undo.count())
+            .arg(hand.slowest());
+    }
+
     // Every step, judged, planned and painted, and heard by somebody who does not see it.
     QString walk() {
         QElapsedTimer clock;
@@ -165,6 +200,8 @@ private:
     Style m_style;
     QSettings m_settings;
     MainWindow m_window;
+    const bool m_wall;            ///< it and its helpers write in its folder alone
+    ShootDocument::Value m_first; ///< what undoing everything comes back to
     int m_autosaved = 0;
     int m_waited = 0; ///< how often the window said that the disk is slow
 };
@@ -199,15 +236,16 @@ private:
 
 int main(int argc, char** argv) {
     qputenv("QT_QPA_PLATFORM", "offscreen");
-    QApplication application(argc, argv);
-    if (argc != 2)
+    if (argc < 2)
         return 2;
+    const bool wall = argc > 2 && bslate::faults::buildWallAround(argv[1]);
+    QApplication application(argc, argv);
     Style style;
     style.loadFonts();
     style.apply();
     installPaintedAccess();
     installPlainText(application);
-    Driver driver(QString::fromLocal8Bit(argv[1]));
+    Driver driver(QString::fromLocal8Bit(argv[1]), wall);
     for (Lines lines; const auto line = lines.next();) {
         const QString text = QString::fromStdString(*line);
         const auto space = text.indexOf(QLatin1Char(' '));

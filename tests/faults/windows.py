@@ -23,12 +23,15 @@ class Died(Exception):
 
 
 class Window:
-    def __init__(self, program, folder, interposer=None):
+    def __init__(self, program, folder, interposer=None, errors=subprocess.DEVNULL, wall=False):
         env = dict(os.environ)
+        if wall:
+            env.update(HOME=folder, TMPDIR=folder)
         if interposer:
             env["LD_PRELOAD"] = interposer
-        self.process = subprocess.Popen([program, folder], stdin=subprocess.PIPE, env=env,
-                                        stdout=subprocess.PIPE, stderr=subprocess.DEVNULL, text=True)
+        self.process = subprocess.Popen([program, folder] + ["wall"] * wall, stdin=subprocess.PIPE, env=env,
+                                        stdout=subprocess.PIPE, stderr=errors, text=True,
+                                        cwd=folder)
         self.lines = queue.Queue()
         threading.Thread(target=self._read, daemon=True).start()
 
@@ -37,11 +40,11 @@ class Window:
             self.lines.put(line.rstrip("\n"))
         self.lines.put(None)
 
-    def say(self, command):
+    def say(self, command, patience=PATIENCE):
         try:
             self.process.stdin.write(command + "\n")
             self.process.stdin.flush()
-            line = self.lines.get(timeout=PATIENCE)
+            line = self.lines.get(timeout=patience)
         except (BrokenPipeError, queue.Empty):
             line = None
         if line is None:

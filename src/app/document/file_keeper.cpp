@@ -21,6 +21,7 @@ namespace {
 constexpr int kAtRestMs = 500;     // without a change, after which it is kept
 constexpr int kAtLongestMs = 1000; // while changes go on
 constexpr int kTryAgainMs = 10000;
+constexpr int kPaintMs = 20;
 constexpr int kUnnoticedMs = 100; // what nobody has to be told about
 constexpr int kMostRecent = 8;
 constexpr int kMostKits = 50;
@@ -199,7 +200,9 @@ Outcome FileKeeper::save(const QString& path) {
                    : io::writeOver(fromQt(target), text, again && *there ? seen : *there);
         return [] {};
     });
+    m_saving = true; // what is found on the disk meanwhile is this window's own
     waitFor(writing);
+    m_saving = false;
     if (!saved)
         return saved.error();
     forgetAutosave();
@@ -360,11 +363,13 @@ void FileKeeper::startAutosave() {
     });
 }
 
+// The window is painted meanwhile, and hears no key and no mouse.
 void FileKeeper::waitFor(BackgroundJob& writing) {
     if (writing.letEnd(kUnnoticedMs))
         return;
     emit waitingForDisk();
-    writing.letEnd();
+    while (!writing.letEnd(kPaintMs))
+        QCoreApplication::processEvents(QEventLoop::ExcludeUserInputEvents);
 }
 
 void FileKeeper::waitForDisk() {
@@ -372,8 +377,10 @@ void FileKeeper::waitForDisk() {
     waitFor(m_autosaving);
 }
 
+// Also when the display is gone and nothing can be painted.
 void FileKeeper::autosaveNow() {
-    waitForDisk();
+    m_autosaving.stopUnlessBegun();
+    m_autosaving.letEnd();
     if (!m_document.isModified())
         return;
     m_timer->stop();

@@ -55,7 +55,9 @@ public:
     [[nodiscard]] bool isAlone() const { return m_alone; }
 
     /// What somebody else has written into the open shoot's file since it was read or saved here.
-    [[nodiscard]] std::optional<DiskCopy::Change> changeOnDisk() { return m_disk.change(); }
+    [[nodiscard]] std::optional<DiskCopy::Change> changeOnDisk() {
+        return m_saving ? std::nullopt : m_disk.change();
+    }
     /// Lets this window's shoot count as the newer one; a kit file that was changed is no longer
     /// its kit.
     void keepMine();
@@ -106,6 +108,7 @@ private:
     DiskCopy m_disk;
     QTimer* m_timer;
     bool m_alone = true;
+    bool m_saving = false;
     bool m_homeLost = false;    ///< it was told
     QElapsedTimer m_unkept;     ///< since the first change that is not kept; invalid: none
     bool m_livesUntold = false; ///< it was told

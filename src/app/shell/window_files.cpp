@@ -9,13 +9,13 @@
 #include "app/views/card/card_dialog.h"
 #include "app/views/lut/lut_dialog.h"
 #include "app/views/media/media_view.h"
+#include "app/widgets/open_path.h"
 #include "app/widgets/save_path.h"
 #include "io/colour/lut_file.h"
 #include "io/system/files.h"
 
 #include <QClipboard>
 #include <QDir>
-#include <QFileDialog>
 #include <QFileInfo>
 #include <QGuiApplication>
 #include <QLayout>
@@ -181,16 +181,16 @@ bool MainWindow::saveAs() {
 void MainWindow::askOpen() {
     if (!mayLeave())
         return;
-    const QString path = QFileDialog::getOpenFileName(this, tr("Open a shoot"),
-                                                      QFileInfo(m_document.path()).absolutePath(),
-                                                      tr("Shoots (*.bslate);;All files (*)"));
+    const QString path =
+        askOpenPath(this, tr("Open a shoot"), tr("Shoots (*.bslate);;All files (*)"),
+                    QFileInfo(m_document.path()).absolutePath());
     if (!path.isEmpty())
         openPath(path);
 }
 
 void MainWindow::askKit() {
-    const QString path = QFileDialog::getOpenFileName(this, tr("Use a kit file"), QString(),
-                                                      tr("Kits (*.bskit.json);;All files (*)"));
+    const QString path =
+        askOpenPath(this, tr("Use a kit file"), tr("Kits (*.bskit.json);;All files (*)"));
     if (path.isEmpty())
         return;
     const auto used = m_files.useKit(path);

@@ -3,10 +3,9 @@
 
 #include "app/document/text.h"
 #include "app/views/banks/record_sheet.h"
+#include "app/widgets/open_path.h"
 #include "app/widgets/save_path.h"
 #include "core/words/bank_cards.h"
-
-#include <QFileDialog>
 
 namespace bslate::app {
 
@@ -78,9 +77,8 @@ void BanksView::editRecord() {
 }
 
 void BanksView::askReadRecord() {
-    const QString path = QFileDialog::getOpenFileName(this, tr("Read the record of a camera"), {},
-                                                      tr("Record (*.csv *.json)"), nullptr,
-                                                      QFileDialog::DontUseNativeDialog);
+    const QString path =
+        askOpenPath(this, tr("Read the record of a camera"), tr("Record (*.csv *.json)"));
     if (!path.isEmpty())
         m_actions.readRecord(path);
 }

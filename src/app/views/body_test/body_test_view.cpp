@@ -5,6 +5,7 @@
 #include "app/views/body_test/series_card.h"
 #include "app/views/body_test/series_dialog.h"
 #include "app/views/card/card_dialog.h"
+#include "app/widgets/open_path.h"
 #include "core/base/find_by_id.h"
 #include "core/facts/tested_zebra.h"
 #include "core/kit/profile_edit.h"
@@ -14,7 +15,6 @@
 #include "io/text/readings_csv.h"
 
 #include <QComboBox>
-#include <QFileDialog>
 #include <QFileInfo>
 #include <QFormLayout>
 #include <QLabel>
@@ -42,12 +42,9 @@ BodyTestView::BodyTestView(ProfileActions& actions, const Style& style, QWidget*
     , m_picture(new FitPicture(style)) {
     setObjectName(QStringLiteral("body-test-view"));
     m_askClips = [this] {
-        return QFileDialog::getOpenFileNames(this, tr("Clips or stills of the exposure series"));
+        return askOpenPaths(this, tr("Clips or stills of the exposure series"));
     };
-    m_ask = [this] {
-        return QFileDialog::getOpenFileName(this, tr("Readings"), {},
-                                            tr("Tables (*.csv *.tsv *.txt)"));
-    };
+    m_ask = [this] { return askOpenPath(this, tr("Readings"), tr("Tables (*.csv *.tsv *.txt)")); };
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(16, 8, 16, 10);
     row->setSpacing(16);

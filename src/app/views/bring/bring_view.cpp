@@ -6,11 +6,11 @@
 #include "app/views/bring/cell_editor.h"
 #include "app/views/bring/seen_lattice.h"
 #include "app/views/bring/source_words.h"
+#include "app/widgets/open_path.h"
 #include "core/advice/starting.h"
 #include "io/text/mode_text.h"
 
 #include <QCheckBox>
-#include <QFileDialog>
 #include <QFileInfo>
 #include <QKeyEvent>
 #include <QLabel>
@@ -59,7 +59,7 @@ BringView::BringView(KitActions& actions, MyKit& mine, const Style& style, QWidg
     , m_take(new QPushButton(tr("Ta&ke into the kit")))
     , m_reading(io::ClipDepth::Facts) {
     setObjectName(QStringLiteral("bring-view"));
-    m_ask = [this] { return QFileDialog::getOpenFileNames(this, tr("Clips of the camera")); };
+    m_ask = [this] { return askOpenPaths(this, tr("Clips of the camera")); };
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 14, 16, 10);
     column->setSpacing(10);

@@ -1,6 +1,7 @@
 #include "app/views/cadence/lamp_row.h"
 
 #include "app/views/cadence/row_head.h"
+#include "app/widgets/open_path.h"
 
 #include "app/document/text.h"
 #include "app/views/cadence/lamp_block.h"
@@ -8,7 +9,6 @@
 #include "core/facts/evaluate.h"
 #include "core/shoot/lamps.h"
 
-#include <QFileDialog>
 #include <QHBoxLayout>
 #include <QPainter>
 #include <QPushButton>
@@ -46,7 +46,7 @@ LampRow::LampRow(Actions& actions, const Style& style, QWidget* parent)
     m_measure->setObjectName(QStringLiteral("measure-lamp"));
     m_measure->setToolTip(tr("a lamp measured with the camera: a clip in its light"));
     m_row->addWidget(m_measure);
-    m_ask = [this] { return QFileDialog::getOpenFileName(this, tr("A clip in the lamp's light")); };
+    m_ask = [this] { return askOpenPath(this, tr("A clip in the lamp's light")); };
     connect(m_measure, &QPushButton::clicked, this, &LampRow::measureLamp);
     m_row->addStretch(1);
     connect(m_add, &QPushButton::clicked, this, &LampRow::addLamp);

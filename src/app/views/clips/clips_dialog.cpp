@@ -3,6 +3,7 @@
 #include "app/document/text.h"
 #include "app/style/marks.h"
 #include "app/widgets/dropped_files.h"
+#include "app/widgets/open_path.h"
 #include "core/clip/clip_check.h"
 #include "core/clip/clip_match.h"
 #include "core/clip/clip_print.h"
@@ -15,7 +16,6 @@
 #include <QComboBox>
 #include <QDialogButtonBox>
 #include <QDragEnterEvent>
-#include <QFileDialog>
 #include <QFileInfo>
 #include <QHeaderView>
 #include <QLabel>
@@ -76,7 +76,7 @@ ClipsDialog::ClipsDialog(ShootDocument& document, const Style& style, QWidget* p
     setAttribute(Qt::WA_DeleteOnClose);
     setAcceptDrops(true);
     resize(1040, 640);
-    m_ask = [this] { return QFileDialog::getOpenFileNames(this, tr("Recorded clips")); };
+    m_ask = [this] { return askOpenPaths(this, tr("Recorded clips")); };
     build();
     fillDays();
     connect(&m_reading, &ClipReading::read, this, &ClipsDialog::takeClip);

@@ -5,11 +5,11 @@
 #include "app/views/frame/frame_picture.h"
 #include "app/views/frame/frame_tools.h"
 #include "app/views/frame/scope_picture.h"
+#include "app/widgets/open_path.h"
 #include "app/widgets/quantity_edit.h"
 #include "core/facts/evaluate.h"
 
 #include <QComboBox>
-#include <QFileDialog>
 #include <QLabel>
 #include <QTimer>
 #include <QVBoxLayout>
@@ -68,9 +68,9 @@ FrameView::FrameView(Actions& actions, const Style& style, QWidget* parent)
     connect(&document, &ShootDocument::selectionChanged, this, &FrameView::refresh);
     connect(&style, &Style::changed, this, &FrameView::refresh);
     m_ask = [this] {
-        return QFileDialog::getOpenFileName(this, tr("Open a still"), {},
-                                            tr("Pictures (*.exr *.tif *.tiff *.png *.jpg *.jpeg "
-                                               "*.dpx);;All files (*)"));
+        return askOpenPath(this, tr("Open a still"),
+                           tr("Pictures (*.exr *.tif *.tiff *.png *.jpg *.jpeg "
+                              "*.dpx);;All files (*)"));
     };
     connect(m_picture, &FramePicture::probeMoved, this, &FrameView::moveProbe);
     connect(m_picture, &FramePicture::probeDropped, this, &FrameView::dropProbe);

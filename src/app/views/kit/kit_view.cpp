@@ -7,12 +7,12 @@
 #include "app/views/kit/modes_picture.h"
 #include "app/views/kit/sensor_picture.h"
 #include "app/widgets/more_button.h"
+#include "app/widgets/open_path.h"
 #include "app/widgets/save_path.h"
 #include "core/facts/open_facts.h"
 #include "core/quantity/print.h"
 #include "core/words/wording.h"
 
-#include <QFileDialog>
 #include <QFormLayout>
 #include <QKeyEvent>
 #include <QLabel>
@@ -75,7 +75,7 @@ KitView::KitView(KitActions& actions, MyKit& mine, const Style& style, QWidget* 
         const QString filter = tr("Kits (*.bskit.json)");
         return save
                    ? askSavePath(this, {tr("Export kit"), {}, filter, QStringLiteral("bskit.json")})
-                   : QFileDialog::getOpenFileName(this, tr("Import kit"), {}, filter);
+                   : askOpenPath(this, tr("Import kit"), filter);
     };
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(16, 14, 16, 10);

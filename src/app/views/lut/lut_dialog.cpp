@@ -2,6 +2,7 @@
 
 #include "app/document/text.h"
 #include "app/style/style.h"
+#include "app/widgets/open_path.h"
 #include "app/widgets/save_path.h"
 #include "core/facts/evaluate.h"
 #include "core/quantity/print.h"
@@ -9,7 +10,6 @@
 
 #include <QComboBox>
 #include <QDialogButtonBox>
-#include <QFileDialog>
 #include <QFormLayout>
 #include <QHeaderView>
 #include <QLabel>
@@ -69,8 +69,8 @@ LutDialog::LutDialog(Shoot shoot, Setup setup, QWidget* parent)
         const QString suffix = toQt(io::suffixOf(format()));
         return save ? askSavePath(this, {tr("Write the LUT"), toQt(m_setup.number) + suffix,
                                          QStringLiteral("*%1").arg(suffix), suffix.mid(1), true})
-                    : QFileDialog::getOpenFileName(this, tr("Check a LUT"), {},
-                                                   tr("LUTs (*.cube *.clf *.ctf *.spi1d *.spi3d)"));
+                    : askOpenPath(this, tr("Check a LUT"),
+                                  tr("LUTs (*.cube *.clf *.ctf *.spi1d *.spi3d)"));
     };
     m_format->setObjectName(QStringLiteral("lut-format"));
     m_format->setAccessibleName(tr("Format"));

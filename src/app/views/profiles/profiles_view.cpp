@@ -6,11 +6,11 @@
 #include "app/views/profiles/import_dialog.h"
 #include "app/views/profiles/ramp_picture.h"
 #include "app/widgets/more_button.h"
+#include "app/widgets/open_path.h"
 #include "core/facts/evaluate.h"
 #include "core/quantity/print.h"
 
 #include <QComboBox>
-#include <QFileDialog>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QListWidget>
@@ -34,9 +34,8 @@ ProfilesView::ProfilesView(ProfileActions& actions, const Style& style, QWidget*
     , m_ramps(new RampPicture(style)) {
     setObjectName(QStringLiteral("profiles-view"));
     m_ask = [this] {
-        return QFileDialog::getOpenFileName(
-            this, tr("Import a curve"), {},
-            tr("Curves (*.cube *.clf *.ctf *.spi1d *.spi3d *.ocio)"));
+        return askOpenPath(this, tr("Import a curve"),
+                           tr("Curves (*.cube *.clf *.ctf *.spi1d *.spi3d *.ocio)"));
     };
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(16, 8, 16, 10);

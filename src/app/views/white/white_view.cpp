@@ -5,6 +5,7 @@
 #include "app/views/white/later_picture.h"
 #include "app/views/white/ratio_row.h"
 #include "app/views/white/white_picture.h"
+#include "app/widgets/open_path.h"
 #include "app/widgets/quantity_edit.h"
 #include "app/widgets/value_block.h"
 #include "core/facts/evaluate.h"
@@ -13,7 +14,6 @@
 #include "core/shoot/lamps.h"
 
 #include <QComboBox>
-#include <QFileDialog>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QPushButton>
@@ -176,15 +176,13 @@ void WhiteView::buildFootage(QGridLayout& grid) {
     grid.addWidget(m_measure, 2, 0);
     grid.addWidget(m_sensor, 2, 1);
     connect(m_sensor, &QPushButton::clicked, this, &WhiteView::findSensor);
-    m_ask = [this] { return QFileDialog::getOpenFileName(this, tr("A clip with a grey card")); };
+    m_ask = [this] { return askOpenPath(this, tr("A clip with a grey card")); };
     m_askChart = [this]() -> std::array<QString, 2> {
-        const auto picture =
-            QFileDialog::getOpenFileName(this, tr("A photograph or a clip of a chart"));
+        const auto picture = askOpenPath(this, tr("A photograph or a clip of a chart"));
         if (picture.isEmpty())
             return {};
-        return {picture, QFileDialog::getOpenFileName(
-                             this, tr("The colours of that chart, CGATS text"), QString(),
-                             tr("Charts (*.txt *.cgats *.it8 *.cie);;All files (*)"))};
+        return {picture, askOpenPath(this, tr("The colours of that chart, CGATS text"),
+                                     tr("Charts (*.txt *.cgats *.it8 *.cie);;All files (*)"))};
     };
     connect(m_measure, &QPushButton::clicked, this, &WhiteView::measureWhite);
 }
