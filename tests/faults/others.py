@@ -13,6 +13,7 @@ from tally import DEMO, KIT
 from windows import Died, Window
 
 MARK = "another program"
+LARGE = 1500  # setups
 
 
 class Others:
@@ -22,10 +23,20 @@ class Others:
     def _note(self, words):
         self.tally.note(words)
 
-    def _shoot(self, folder):
+    def _shoot(self, folder, setups=0):
+        """The demo, with copies of its setups until there are so many."""
         os.makedirs(folder, exist_ok=True)
         shutil.copy(KIT, folder)
-        return shutil.copy(DEMO, os.path.join(folder, "day.bslate"))
+        path = shutil.copy(DEMO, os.path.join(folder, "day.bslate"))
+        if setups:
+            with open(path) as file:
+                shoot = json.load(file)
+            known = list(shoot["setups"])
+            shoot["setups"] += [dict(known[n % len(known)], id=f"more-{n}", number=f"M{n}")
+                                for n in range(setups - len(known))]
+            with open(path, "w") as file:
+                json.dump(shoot, file)
+        return path
 
     def replaced(self, rounds, rng):
         """Another program replaces the file at any moment of an open and a save: what it wrote is in
@@ -39,7 +50,8 @@ class Others:
             self.tally.replaced += 1
 
     def _replaced(self, folder, number, rng):
-        path = self._shoot(os.path.join(folder, "card"))
+        # A large one takes a while to be read, understood and written.
+        path = self._shoot(os.path.join(folder, "card"), LARGE if rng.random() < 0.4 else 0)
         with open(path) as file:
             theirs = json.load(file)
         theirs["title"] = MARK

@@ -14,7 +14,8 @@ class Tally:
         self.faults, self.kills, self.documents, self.judged, self.rounds = 0, 0, 0, 0, 0
         self.bad = []
         self.replaced, self.events, self.undone = 0, 0, 0
-        self.slowest_event = 0.0
+        self.helpers, self.cut = 0, 0
+        self.slowest_event, self.slowest_cut = 0.0, 0.0
         self.slowest, self.slowest_step, self.lost = 0.0, 0.0, 0.0
 
     def note(self, what):

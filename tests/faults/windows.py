@@ -154,29 +154,31 @@ class Windows:
             heard = time.monotonic() - began
             if heard > 0.5:
                 self.tally.note(f"a window waited {heard:.1f} s for an autosave")
-            if window.say("save") == "saved 0":
+            saved, waited, beats = window.say("save").split()
+            if saved != "saved" or waited == "0":
                 self.tally.note("a save on a slow disk did not say what it waits for")
+            if int(beats) < 10:
+                self.tally.note(f"a window that saved on a slow disk was frozen: {beats} beats")
             window.say("add slower")
             time.sleep(AUTOSAVE + 0.3)
             took = window.quit()
             if took > 3.5:
                 self.tally.note(f"a window on a slow disk ended after {took:.1f} s")
 
-    def two_at_once(self, rounds, rng):
-        for number in range(rounds):
-            with tempfile.TemporaryDirectory() as folder:
-                try:
-                    self._two(folder, number, rng)
-                except Died as died:
-                    self.tally.note(f"two windows, round {number}: one died at {died}")
-            self.tally.rounds += 1
+    def several_at_once(self, count, number, rng):
+        with tempfile.TemporaryDirectory() as folder:
+            try:
+                self._several(count, folder, number, rng)
+            except Died as died:
+                self.tally.note(f"{count} windows, round {number}: one died at {died}")
+        self.tally.rounds += 1
 
-    def _two(self, folder, number, rng):
+    def _several(self, count, folder, number, rng):
         path = self._shoot(folder)
-        windows = [None, None]
+        windows = [None] * count
         added = {}  # setup: when, by which window
-        for step in range(rng.randint(6, 12)):
-            at = rng.randrange(2)
+        for step in range(rng.randint(3, 6) * count):
+            at = rng.randrange(count)
             if windows[at] is None:
                 windows[at] = Window(self.program, folder)
                 windows[at].say(f"open {path}")
@@ -198,12 +200,12 @@ class Windows:
                 time.sleep(rng.uniform(0, AUTOSAVE + 1))
             else:
                 self._kill(windows, at, added, folder, path)
-        for at in range(2):
+        for at in range(count):
             if windows[at]:
                 self._kill(windows, at, added, folder, path)
         gone = set(added) - self._everything(folder, path)
         if gone:
-            self.tally.note(f"two windows, round {number}: {sorted(gone)} is nowhere")
+            self.tally.note(f"{count} windows, round {number}: {sorted(gone)} is nowhere")
 
     def _kill(self, windows, at, added, folder, path):
         windows[at].kill()
