@@ -219,6 +219,12 @@ TEST(Stills, CameraRawIsLightOfASensorThatIsFullWhereTheCurveEnds) {
     const double end = endStops(curve, BitDepth{16}).value();
     EXPECT_NEAR(read[0].stops.value(), end - 4, 0.02);
     EXPECT_NEAR(read[1].stops.value(), end - 2, 0.02);
+    const auto whole = slurp(folder / "card.dng");
+    for (const double share : {0.3, 0.7, 0.97}) {
+        spit(folder / "cut.dng",
+             whole.substr(0, static_cast<std::size_t>(share * double(whole.size()))));
+        EXPECT_FALSE(readStill(folder / "cut.dng")) << "cut at " << share;
+    }
     const auto told = codesOf(*still, curve, CodeRange::Full, Stops(5));
     EXPECT_NEAR(probed(told, curve, {}, probes)[1].stops.value(), 3, 0.02);
 }
