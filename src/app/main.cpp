@@ -1,4 +1,5 @@
 #include "app/document/text.h"
+#include "app/shell/application.h"
 #include "app/shell/main_window.h"
 #include "app/shell/notice_bar.h"
 #include "app/shell/shot.h"
@@ -222,7 +223,7 @@ int main(int argc, char** argv) {
     clock.start();
     if (!preparePlatform(argc, argv))
         return 2;
-    QApplication application(argc, argv);
+    Application application(argc, argv);
     QCoreApplication::setOrganizationName("bright-slate");
     QCoreApplication::setApplicationName("bright-slate");
     QLocale::setDefault(QLocale::c());

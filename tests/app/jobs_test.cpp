@@ -1,4 +1,6 @@
 // What runs in the background, left in the middle of it.
+#include "app/document/background_job.h"
+#include "app/shell/notice_bar.h"
 #include "app/views/lut/lut_dialog.h"
 #include "app/views/media/media_view.h"
 #include "app/views/profiles/import_dialog.h"
@@ -7,6 +9,7 @@
 #include <QFile>
 
 #include <functional>
+#include <stdexcept>
 
 namespace bslate::app {
 namespace {
@@ -108,6 +111,27 @@ const Leaves kLeaves[] = {
 
 INSTANTIATE_TEST_SUITE_P(Jobs, InTheMiddle, ::testing::ValuesIn(kLeaves),
                          [](const auto& one) { return one.param.name; });
+
+// A worker or an event that throws is told, and the window goes on.
+TEST_F(WindowTest, WhatIsThrownIsToldAndEndsNothing) {
+    BackgroundJob job;
+    bool over = false;
+    QObject::connect(&job, &BackgroundJob::progressed, [&] { over = true; });
+    job.start([](const auto&) -> BackgroundJob::Then { throw std::runtime_error("no numbers"); });
+    job.settle();
+    EXPECT_TRUE(over);
+    EXPECT_FALSE(job.isRunning());
+    EXPECT_TRUE(window->notice().message().contains(QStringLiteral("no numbers")));
+    bool after = false;
+    job.start([&](const auto&) -> BackgroundJob::Then { return [&] { after = true; }; });
+    job.settle();
+    EXPECT_TRUE(after) << "the next work is done";
+    QTimer::singleShot(0, window.get(), [] { throw 7; });
+    QTest::qWait(1);
+    EXPECT_TRUE(window->notice().message().contains(QStringLiteral("failed inside")));
+    key(Qt::Key_Right);
+    EXPECT_EQ(window->document().undoStack().count(), 1);
+}
 
 } // namespace
 } // namespace bslate::app

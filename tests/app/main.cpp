@@ -1,3 +1,4 @@
+#include "app/shell/application.h"
 #include "app/style/plain_text.h"
 #include "app/widgets/painted_access.h"
 
@@ -14,7 +15,7 @@ int main(int argc, char** argv) {
     qputenv("QT_QPA_PLATFORM", qEnvironmentVariable("QT_QPA_PLATFORM", "offscreen").toUtf8());
     ::testing::InitGoogleTest(&argc, argv);
     QStandardPaths::setTestModeEnabled(true);
-    QApplication application(argc, argv);
+    bslate::app::Application application(argc, argv);
     QLocale::setDefault(QLocale::c());
     const char* wanted = std::getenv("BSLATE_DECIMAL_POINT");
     if (wanted && std::localeconv()->decimal_point != std::string_view(wanted))

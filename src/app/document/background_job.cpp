@@ -1,11 +1,13 @@
 #include "app/document/background_job.h"
 
 #include <QCoreApplication>
+#include <QScopeGuard>
 #include <QTimer>
 
 #include <atomic>
 #include <chrono>
 #include <condition_variable>
+#include <exception>
 #include <mutex>
 #include <thread>
 #include <utility>
@@ -117,7 +119,12 @@ void BackgroundJob::start(std::function<Then(const Control&)> work) {
         state->begun = true;
         if (state->stopped)
             return;
-        auto then = work(Control(state));
+        Then then;
+        try {
+            then = work(Control(state));
+        } catch (...) {
+            then = [failed = std::current_exception()] { std::rethrow_exception(failed); };
+        }
         {
             const std::lock_guard held(state->mutex);
             state->then = std::move(then);
@@ -138,8 +145,8 @@ void BackgroundJob::finish() {
     if (!m_state)
         return;
     stop();
+    const auto ended = qScopeGuard([this] { emit progressed(); });
     then();
-    emit progressed();
 }
 
 void BackgroundJob::stop() {

@@ -14,7 +14,8 @@ class QTimer;
 namespace bslate::app {
 
 /// Work that would make somebody wait, on a thread of its own: one at a time, the last one started
-/// counts. It is stopped when another is started, when nobody wants it any more, and when this
+/// counts. An exception of the work is thrown again on this object's thread, in place of its Then.
+/// It is stopped when another is started, when nobody wants it any more, and when this
 /// object goes, which then waits only as long as the work takes to notice.
 class BackgroundJob : public QObject {
     Q_OBJECT

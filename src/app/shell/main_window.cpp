@@ -1,6 +1,7 @@
 #include "app/shell/main_window.h"
 
 #include "app/document/text.h"
+#include "app/shell/application.h"
 #include "app/shell/banks_panel.h"
 #include "app/shell/day_panel.h"
 #include "app/shell/dial_in_panel.h"
@@ -175,6 +176,8 @@ void MainWindow::connectParts() {
     const auto tellProblem = [this](const QString& message) { m_notice->tell(message, true); };
     const auto tell = [this](const QString& message) { m_notice->tell(message, false); };
     connect(m_bar, &StepBar::chosen, this, &MainWindow::showStep);
+    if (auto* application = qobject_cast<Application*>(QCoreApplication::instance()))
+        connect(application, &Application::wentWrong, this, tellProblem);
     m_undoSteps.addStack(&m_document.undoStack());
     m_document.undoStack().setActive();
     connect(&m_undoSteps, &QUndoGroup::activeStackChanged, this, [this](QUndoStack* active) {
