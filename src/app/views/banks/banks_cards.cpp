@@ -9,20 +9,24 @@
 
 namespace bslate::app {
 
+// What is in view, worked out to its end; none without a camera.
+const BanksInView* BanksView::settled() const {
+    m_actions.planner().settle();
+    const auto& view = m_actions.planner().inView();
+    return view.camera ? &view : nullptr;
+}
+
 std::optional<Card> BanksView::bankCard() const {
-    const auto* camera = m_actions.planner().camera();
-    if (!camera)
-        return std::nullopt;
-    return bankCardOf(m_actions.document().shoot(), *camera,
-                      planCamera(m_actions.document().shoot(), *camera), translator());
+    const auto* view = settled();
+    return view ? std::optional(bankCardOf(*view->shoot, *view->camera, view->plan, translator()))
+                : std::nullopt;
 }
 
 std::optional<Card> BanksView::controlCard() const {
-    const auto* camera = m_actions.planner().camera();
-    if (!camera)
-        return std::nullopt;
-    return controlCardOf(m_actions.document().shoot(), *camera,
-                         planCamera(m_actions.document().shoot(), *camera), translator());
+    const auto* view = settled();
+    return view
+               ? std::optional(controlCardOf(*view->shoot, *view->camera, view->plan, translator()))
+               : std::nullopt;
 }
 
 std::optional<Card> BanksView::prerollCard() const {
@@ -35,11 +39,9 @@ std::optional<Card> BanksView::prerollCard() const {
 }
 
 std::optional<Card> BanksView::recordCard() const {
-    const auto* camera = m_actions.planner().camera();
-    if (!camera)
-        return std::nullopt;
-    return recordCardOf(m_actions.document().shoot(), *camera,
-                        planCamera(m_actions.document().shoot(), *camera), translator());
+    const auto* view = settled();
+    return view ? std::optional(recordCardOf(*view->shoot, *view->camera, view->plan, translator()))
+                : std::nullopt;
 }
 
 std::optional<Card> BanksView::startingCard() const {

@@ -53,6 +53,7 @@ protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
+    [[nodiscard]] const BanksInView* settled() const;
     void layOut();
     void layOutLower();
     void wire();
