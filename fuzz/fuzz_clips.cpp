@@ -2,8 +2,8 @@
 // error, or a value that survives being written.
 #include "core/kit/mode_table.h"
 #include "io/json/clip_json.h"
-#include "io/json/made_clip_messages.h"
-#include "io/json/region_messages.h"
+#include "io/wire/made_clip_messages.h"
+#include "io/wire/region_messages.h"
 
 #include <cstdint>
 #include <cstdlib>

@@ -1,18 +1,17 @@
-// bslate-clips facts|listen|picture|region FILE MEMORY SECONDS [QUESTION]: tells what a clip is,
+// bslate-clips MEMORY SECONDS facts|listen|picture|region FILE [QUESTION]: tells what a clip is,
 // with `listen` how loud it is, with `picture` shows its middle, with `region` the means of a place
 // (in billionths of the picture) in each picture; writes no file, and ends when it takes too much.
 #include "helper/clips/clip_container.h"
 #include "helper/clips/picture_reader.h"
 #include "helper/clips/region_reader.h"
 #include "helper/clips/sound_levels.h"
+#include "helper/process/helper_main.h"
 #include "io/json/clip_json.h"
-#include "io/json/still_messages.h"
-#include "io/system/helper_process.h"
+#include "io/wire/error_message.h"
+#include "io/wire/still_messages.h"
 
 #include <algorithm>
-#include <cstdlib>
 #include <iostream>
-#include <sstream>
 
 namespace {
 
@@ -36,50 +35,37 @@ Result<ClipFacts> factsFrom(const std::string& what, const std::string& path) {
 std::string regionFrom(const std::string& path, const std::string& asked) {
     const auto question = io::readQuestion(asked);
     if (!question)
-        return io::clipText(Error{ErrorCode::WrongFormat, {}, {}, asked, "places of a picture"});
+        return io::errorText(Error{ErrorCode::WrongFormat, {}, {}, asked, "places of a picture"});
     auto opened = helper::openedClip(path);
     if (!opened)
-        return io::clipText(opened.error());
+        return io::errorText(opened.error());
     const auto clip = *std::move(opened);
     const auto codes = helper::regionsOf(*clip, *question);
-    return codes ? io::regionText(*codes) : io::clipText(codes.error());
+    return codes ? io::regionText(*codes) : io::errorText(codes.error());
 }
 
 std::string pictureFrom(const std::string& path) {
     auto opened = helper::openedClip(path);
     if (!opened)
-        return io::stillText(opened.error());
+        return io::errorText(opened.error());
     const auto clip = *std::move(opened);
     const auto picture = helper::middlePicture(*clip);
-    return picture ? io::stillText(*picture) : io::stillText(picture.error());
+    return picture ? io::stillText(*picture) : io::errorText(picture.error());
 }
 
-std::string answerTo(int argc, char** argv) {
-    if (argc == 6)
-        return regionFrom(argv[2], argv[5]);
-    if (std::string_view(argv[1]) == "picture")
-        return pictureFrom(argv[2]);
-    const auto facts = factsFrom(argv[1], argv[2]);
-    return facts ? io::clipText(*facts) : io::clipText(facts.error());
+std::string answerTo(const std::vector<std::string>& words) {
+    if (words.size() == 3)
+        return regionFrom(words[1], words[2]);
+    if (words[0] == "picture")
+        return pictureFrom(words[1]);
+    const auto facts = factsFrom(words[0], words[1]);
+    return facts ? io::clipText(*facts) : io::errorText(facts.error());
 }
 
 } // namespace
 
 int main(int argc, char** argv) {
-    if (argc != 5 && argc != 6) {
-        std::cerr << "bslate-clips: started by Bright Slate alone\n";
-        return 2;
-    }
-    const auto memory = std::strtoull(argv[3], nullptr, 10);
-    io::limitThisProcess(memory, static_cast<unsigned>(std::strtoul(argv[4], nullptr, 10)));
     av_log_set_level(AV_LOG_QUIET);
-    int ended = 0;
-    try {
-        std::cout << answerTo(argc, argv) << std::flush;
-        ended = std::cout ? 0 : 3;
-    } catch (const std::exception&) {
-        ended = 3;
-    }
-    // What the media library leaves to the end of the process may hang there; all is said.
-    std::_Exit(ended);
+    bslate::helper::runHelper(argc, argv, 2, 3,
+                              [](std::ostream& out, const auto& words) { out << answerTo(words); });
 }

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/base/result.h"
-#include "io/stills/still.h"
+#include "io/wire/still.h"
 
 extern "C" {
 #include <libavformat/avformat.h>

@@ -2,7 +2,7 @@
 
 #include "core/base/result.h"
 #include "core/frame/image.h"
-#include "io/json/region_messages.h"
+#include "io/wire/region_messages.h"
 
 extern "C" {
 #include <libavformat/avformat.h>

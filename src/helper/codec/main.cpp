@@ -3,12 +3,12 @@
 // ends when it takes too much.
 #include "helper/codec/clip_writer.h"
 #include "helper/codec/scene_coder.h"
+#include "helper/process/helper_main.h"
 #include "io/doors/shut_doors.h"
-#include "io/json/coding_messages.h"
-#include "io/json/made_clip_messages.h"
-#include "io/system/helper_process.h"
+#include "io/wire/coding_messages.h"
+#include "io/wire/error_message.h"
+#include "io/wire/made_clip_messages.h"
 
-#include <cstdlib>
 #include <iostream>
 
 namespace {
@@ -73,30 +73,15 @@ Result<Coded> codedFrom(std::istream& in) {
 } // namespace
 
 int main(int argc, char** argv) {
-    const bool clip = argc == 4 && std::string_view(argv[3]) == "clip";
-    if (argc != 3 && !clip) {
-        std::cerr << "bslate-codec: started by Bright Slate alone\n";
-        return 2;
-    }
-    const auto memory = std::strtoull(argv[1], nullptr, 10);
-    io::limitThisProcess(memory, static_cast<unsigned>(std::strtoul(argv[2], nullptr, 10)));
-    io::shutDoors();
     av_log_set_level(AV_LOG_QUIET);
-    int ended = 0;
-    try {
-        std::ios::sync_with_stdio(false);
-        if (clip) {
+    bslate::helper::runHelper(argc, argv, 0, 1, [](std::ostream& out, const auto& words) {
+        io::shutDoors();
+        if (!words.empty() && words[0] == "clip") {
             const auto file = clipFrom(std::cin);
-            std::cout << (file ? "F" + *file : io::codedText(file.error())) << std::flush;
+            out << (file ? "F" + *file : io::errorText(file.error()));
         } else {
             const auto coded = codedFrom(std::cin);
-            std::cout << (coded ? io::codedText(*coded) : io::codedText(coded.error()))
-                      << std::flush;
+            out << (coded ? io::codedText(*coded) : io::errorText(coded.error()));
         }
-        ended = std::cout ? 0 : 3;
-    } catch (const std::exception&) {
-        ended = 3;
-    }
-    // What the media library leaves to the end of the process may hang there; all is said.
-    std::_Exit(ended);
+    });
 }

@@ -2,7 +2,7 @@
 
 #include "core/base/result.h"
 #include "helper/stills/still_kind.h"
-#include "io/stills/still.h"
+#include "io/wire/still.h"
 
 #include <string>
 

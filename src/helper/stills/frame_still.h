@@ -2,7 +2,7 @@
 
 #include "core/base/result.h"
 #include "helper/codec/media_library.h"
-#include "io/stills/still.h"
+#include "io/wire/still.h"
 
 namespace bslate::helper {
 

@@ -1,17 +1,17 @@
-// bslate-stills read|encode FILE MEMORY SECONDS: opens stills of others for the programs, and puts
+// bslate-stills MEMORY SECONDS read|encode FILE: opens stills of others for the programs, and puts
 // pictures together whose numbers come on standard input; writes no file, opens no other, and ends
 // when it takes too much.
 #include "helper/input/input_file.h"
+#include "helper/process/helper_main.h"
 #include "helper/stills/coded_still.h"
 #include "helper/stills/heif_still.h"
 #include "helper/stills/sensor_still.h"
 #include "helper/stills/still_writer.h"
 #include "helper/stills/tiff_still.h"
 #include "io/doors/shut_doors.h"
-#include "io/json/still_messages.h"
-#include "io/system/helper_process.h"
+#include "io/wire/error_message.h"
+#include "io/wire/still_messages.h"
 
-#include <cstdlib>
 #include <iostream>
 #include <iterator>
 
@@ -52,7 +52,7 @@ void answer(std::ostream& out, const std::string& what, const std::string& path)
         if (const auto still = stillIn(path))
             io::putStill(out, *still);
         else
-            out << io::stillText(still.error());
+            out << io::errorText(still.error());
         return;
     }
     io::shutDoors();
@@ -62,26 +62,14 @@ void answer(std::ostream& out, const std::string& what, const std::string& path)
     if (bytes)
         out << 'B' << *bytes;
     else
-        out << io::stillText(bytes.error());
+        out << io::errorText(bytes.error());
 }
 
 } // namespace
 
 int main(int argc, char** argv) {
-    if (argc != 5) {
-        std::cerr << "bslate-stills: started by Bright Slate alone\n";
-        return 2;
-    }
-    const auto memory = std::strtoull(argv[3], nullptr, 10);
-    io::limitThisProcess(memory, static_cast<unsigned>(std::strtoul(argv[4], nullptr, 10)));
     av_log_set_level(AV_LOG_QUIET);
-    int ended = 0;
-    try {
-        answer(std::cout, argv[1], argv[2]);
-        ended = std::cout.flush() ? 0 : 3;
-    } catch (const std::exception&) {
-        ended = 3;
-    }
-    // What a library leaves to the end of the process may hang or crash there; all is said.
-    std::_Exit(ended);
+    bslate::helper::runHelper(argc, argv, 2, 2, [](std::ostream& out, const auto& words) {
+        answer(out, words[0], words[1]);
+    });
 }

@@ -1,7 +1,7 @@
 #include "helper/stills/still_size.h"
 
 #include "helper/stills/refusal.h"
-#include "io/stills/still.h"
+#include "io/wire/still.h"
 
 namespace bslate::helper {
 

@@ -12,7 +12,7 @@ namespace bslate::helper {
 /// "6000 x 4000".
 [[nodiscard]] std::string sizeText(int width, int height);
 
-/// Why a picture of so many pixels is not read: none, or more than io/stills/still.h allows.
+/// Why a picture of so many pixels is not read: none, or more than io/wire/still.h allows.
 [[nodiscard]] std::optional<Error> problemWithSize(int width, int height);
 
 /// How many pixels of the file stand behind one that is kept, across and down.

@@ -1,9 +1,9 @@
 #include "io/clips/clip_region.h"
 
 #include "core/frame/ycbcr.h"
-#include "io/json/region_messages.h"
-#include "io/json/still_messages.h"
-#include "io/system/helper_process.h"
+#include "io/wire/ask_helper.h"
+#include "io/wire/region_messages.h"
+#include "io/wire/still_messages.h"
 
 #include <cmath>
 
@@ -60,29 +60,21 @@ Result<std::string> askClips(const char* what, const std::filesystem::path& path
     std::error_code failed;
     if (!std::filesystem::is_regular_file(path, failed))
         return Error{ErrorCode::FileUnreadable, path.string(), {}, {}, "a readable clip"};
-    const auto helper = findHelper("bslate-clips");
-    if (!helper)
-        return helper.error();
-    HelperLimits limits;
-    limits.time = std::chrono::minutes(10);
-    const auto seconds = std::chrono::duration_cast<std::chrono::seconds>(limits.time).count();
-    std::vector<std::string> arguments = {what, path.string(), std::to_string(limits.memory),
-                                          std::to_string(seconds)};
+    HelperQuestion question{"bslate-clips", {what, path.string()}, {}, path};
+    question.limits.time = std::chrono::minutes(10);
     if (!place.empty())
-        arguments.push_back(place);
-    return runHelper(*helper, arguments, std::string(), limits, keepGoing);
+        question.words.push_back(place);
+    return askHelper(question, std::string(), keepGoing);
 }
 
 } // namespace
 
 Result<Still> readClipPicture(const std::filesystem::path& path, const KeepGoing& keepGoing) {
     const auto answer = askClips("picture", path, {}, keepGoing);
-    auto still = answer ? readStillText(*answer) : Result<Still>(answer.error());
-    if (still)
-        return still;
-    Error error = still.error();
-    error.file = path.filename().string();
-    return error;
+    if (!answer)
+        return answer.error();
+    auto still = readStillText(*answer);
+    return still ? still : Result<Still>(about(path, still.error()));
 }
 
 Result<std::vector<ReadRegion>> readRegions(const std::filesystem::path& path,
@@ -90,13 +82,11 @@ Result<std::vector<ReadRegion>> readRegions(const std::filesystem::path& path,
     const RegionQuestion question{wish.areas, std::min(wish.frames, kMostRegionFrames),
                                   wish.strips};
     const auto answer = askClips("region", path, questionText(question), keepGoing);
-    const auto codes =
-        answer ? readRegionText(*answer) : Result<std::vector<RegionCodes>>(answer.error());
-    if (!codes) {
-        auto error = codes.error();
-        error.file = path.filename().string();
-        return error;
-    }
+    if (!answer)
+        return answer.error();
+    const auto codes = readRegionText(*answer);
+    if (!codes)
+        return about(path, codes.error());
     std::vector<ReadRegion> regions;
     for (const auto& one : *codes) {
         const auto own = wish.range.value_or(one.full ? CodeRange::Full : CodeRange::Legal);

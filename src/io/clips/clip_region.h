@@ -5,7 +5,7 @@
 #include "core/clip/picture_check.h"
 #include "core/clip/region_series.h"
 #include "core/frame/image.h"
-#include "io/stills/still.h"
+#include "io/wire/still.h"
 
 #include <filesystem>
 

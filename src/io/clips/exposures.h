@@ -3,7 +3,7 @@
 #include "core/base/keep_going.h"
 #include "core/clip/region_series.h"
 #include "core/frame/image.h"
-#include "io/stills/still.h"
+#include "io/wire/still.h"
 
 #include <filesystem>
 #include <optional>

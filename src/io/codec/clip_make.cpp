@@ -3,8 +3,8 @@
 #include "core/frame/scene_picture.h"
 #include "io/codec/coding_run.h"
 #include "io/codec/frame_bytes.h"
-#include "io/json/made_clip_messages.h"
-#include "io/system/helper_process.h"
+#include "io/wire/ask_helper.h"
+#include "io/wire/made_clip_messages.h"
 
 namespace bslate::io {
 
@@ -15,13 +15,9 @@ Result<std::string> makeClip(const SetupContext& context, const Evaluation& at,
         return task.error();
     if (wish.size.width > kLongestCoded || wish.size.height > kLongestCoded)
         return tooLargeToCode(wish.size);
-    const auto helper = findHelper("bslate-codec");
-    if (!helper)
-        return helper.error();
-    HelperLimits limits;
-    limits.time = std::chrono::minutes(30);
-    limits.answer = std::size_t(1) << 30;
-    const auto seconds = std::chrono::duration_cast<std::chrono::seconds>(limits.time).count();
+    HelperQuestion question{"bslate-codec", {"clip"}, {}, {}};
+    question.limits.time = std::chrono::minutes(30);
+    question.limits.answer = std::size_t(1) << 30;
     const auto surfaces = surfacesOf(context);
     const auto weights = lumaOf(context.profile->gamut);
     int next = -1;
@@ -38,9 +34,7 @@ Result<std::string> makeClip(const SetupContext& context, const Evaluation& at,
         return !keepGoing ||
                keepGoing(std::max(0, next) / static_cast<double>(task->coding.frames + 1));
     };
-    auto answer =
-        runHelper(*helper, {std::to_string(limits.memory), std::to_string(seconds), "clip"}, parts,
-                  limits, told);
+    auto answer = askHelper(question, parts, told);
     return answer ? readMadeClip(*std::move(answer)) : answer;
 }
 

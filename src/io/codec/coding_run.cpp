@@ -2,8 +2,8 @@
 
 #include "core/frame/scene_picture.h"
 #include "io/codec/frame_bytes.h"
-#include "io/json/coding_messages.h"
-#include "io/system/helper_process.h"
+#include "io/wire/ask_helper.h"
+#include "io/wire/coding_messages.h"
 
 namespace bslate::io {
 namespace {
@@ -30,11 +30,6 @@ Result<Coded> runCoding(const CodingTask& task, const std::function<YcbcrFrame(i
                         const KeepGoing& keepGoing) {
     if (task.size.width > kLongestCoded || task.size.height > kLongestCoded)
         return tooLargeToCode(task.size);
-    const auto helper = findHelper("bslate-codec");
-    if (!helper)
-        return helper.error();
-    const auto limits = limitsOf(task);
-    const auto seconds = std::chrono::duration_cast<std::chrono::seconds>(limits.time).count();
     int next = -1;
     const auto parts = [&]() -> std::string {
         const int index = next++;
@@ -45,8 +40,7 @@ Result<Coded> runCoding(const CodingTask& task, const std::function<YcbcrFrame(i
     const KeepGoing told = [&](double) {
         return !keepGoing || keepGoing(std::max(0, next) / static_cast<double>(task.frames + 1));
     };
-    const auto answer = runHelper(*helper, {std::to_string(limits.memory), std::to_string(seconds)},
-                                  parts, limits, told);
+    const auto answer = askHelper({"bslate-codec", {}, limitsOf(task), {}}, parts, told);
     return answer ? readCodedText(*answer, task) : Result<Coded>(answer.error());
 }
 

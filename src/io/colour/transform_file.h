@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/base/keep_going.h"
-#include "io/colour/transform.h"
+#include "io/wire/transform.h"
 
 #include <filesystem>
 #include <string>

@@ -264,23 +264,11 @@ std::string clipText(const ClipFacts& clip) {
     return json.dump(-1, ' ', false, ClipJson::error_handler_t::replace) + "\n";
 }
 
-std::string clipText(const Error& error) {
-    return ClipJson{{"got", error.got}, {"expected", error.expected}}.dump(
-               -1, ' ', false, ClipJson::error_handler_t::replace) +
-           "\n";
-}
-
 Result<ClipFacts> readClipText(const std::string& text) {
     const auto json = ClipJson::parse(text, nullptr, false);
     if (!json.is_object())
         return noClipMessage();
     Taker take(json);
-    if (json.contains("expected")) {
-        Error error{ErrorCode::WrongFormat, {}, {}, {}, {}};
-        take.word("got", error.got);
-        take.word("expected", error.expected);
-        return take.fine() ? error : noClipMessage();
-    }
     ClipFacts clip;
     double size = 0, seconds = 0, average = 0, peak = 0;
     constexpr double kMost = 1e18;

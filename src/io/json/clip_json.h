@@ -13,8 +13,7 @@ namespace bslate::io {
 inline constexpr int kMostChannels = 65535;
 
 [[nodiscard]] std::string clipText(const ClipFacts& clip);
-[[nodiscard]] std::string clipText(const Error& error);
-/// Fails with the error that was sent, or with WrongFormat when it is none of ours.
+/// Fails with WrongFormat when it is none of ours.
 [[nodiscard]] Result<ClipFacts> readClipText(const std::string& text);
 
 } // namespace bslate::io

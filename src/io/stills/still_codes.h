@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/frame/code_frame.h"
-#include "io/stills/still.h"
+#include "io/wire/still.h"
 
 #include <optional>
 

@@ -1,28 +1,17 @@
 #include "io/stills/still_file.h"
 
-#include "io/json/still_messages.h"
 #include "io/system/files.h"
-#include "io/system/helper_process.h"
+#include "io/wire/ask_helper.h"
+#include "io/wire/still_messages.h"
 
 namespace bslate::io {
 namespace {
 
-Result<std::string> askHelper(const char* what, const std::filesystem::path& path,
+Result<std::string> askStills(const char* what, const std::filesystem::path& path,
                               const std::string& request, const KeepGoing& keepGoing) {
-    const auto helper = findHelper("bslate-stills");
-    if (!helper)
-        return helper.error();
-    HelperLimits limits;
-    limits.answer = kMostKeptPixels * 3 * sizeof(float) + 5000;
-    const auto seconds = std::chrono::duration_cast<std::chrono::seconds>(limits.time).count();
-    auto answer = runHelper(
-        *helper, {what, path.string(), std::to_string(limits.memory), std::to_string(seconds)},
-        request, limits, keepGoing);
-    if (answer)
-        return answer;
-    Error error = answer.error();
-    error.file = path.filename().string();
-    return error;
+    HelperQuestion question{"bslate-stills", {what, path.string()}, {}, path};
+    question.limits.answer = kMostKeptPixels * 3 * sizeof(float) + 5000;
+    return askHelper(question, request, keepGoing);
 }
 
 } // namespace
@@ -32,15 +21,11 @@ Result<Still> readStill(const std::filesystem::path& path, const KeepGoing& keep
     const auto status = std::filesystem::status(path, failed);
     if (failed || !std::filesystem::is_regular_file(status))
         return Error{ErrorCode::FileUnreadable, path.string(), {}, {}, "a readable picture"};
-    const auto answer = askHelper("read", path, {}, keepGoing);
+    const auto answer = askStills("read", path, {}, keepGoing);
     if (!answer)
         return answer.error();
     auto still = readStillText(*answer);
-    if (still)
-        return still;
-    Error error = still.error();
-    error.file = path.filename().string();
-    return error;
+    return still ? still : Result<Still>(about(path, still.error()));
 }
 
 Outcome writePicture(const Image& picture, const std::filesystem::path& path, bool force) {
@@ -54,15 +39,9 @@ Outcome writePicture(const Image& picture, const std::filesystem::path& path, bo
     still.bits = 0;
     still.light = picture;
     // The helper writes nothing: it gives the bytes, and they are put in place whole.
-    const auto answer = askHelper("encode", path, stillText(still), {});
+    const auto answer = askStills("encode", path, stillText(still), {});
     if (!answer)
         return answer.error();
-    if (answer->starts_with("{")) {
-        const auto refused = readStillText(*answer);
-        Error error = refused ? Error{} : refused.error();
-        error.file = path.string();
-        return error;
-    }
     return writeFileAtomically(path, std::string_view(*answer).substr(1));
 }
 

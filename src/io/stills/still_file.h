@@ -2,7 +2,7 @@
 
 #include "core/base/keep_going.h"
 #include "core/base/result.h"
-#include "io/stills/still.h"
+#include "io/wire/still.h"
 
 #include <filesystem>
 

@@ -2,7 +2,7 @@
 
 #include "core/clip/region_series.h"
 #include "core/frame/image.h"
-#include "io/stills/still.h"
+#include "io/wire/still.h"
 
 #include <filesystem>
 

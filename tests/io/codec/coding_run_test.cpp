@@ -1,8 +1,8 @@
 // The real encoder in its helper: what it costs and keeps, what it cannot do, and being stopped.
 #include "core/facts/evaluate.h"
 #include "io/codec/coding_run.h"
-#include "io/json/coding_messages.h"
 #include "io/json/shoot_json.h"
+#include "io/wire/coding_messages.h"
 
 #include <gtest/gtest.h>
 

@@ -1,9 +1,10 @@
 // What a file of others may do to the program that opens it: fail, and nothing worse.
 #include "io/colour/transform_file.h"
 #include "io/colour/transform_reader.h"
-#include "io/json/transform_messages.h"
 #include "io/system/files.h"
 #include "io/system/helper_process.h"
+#include "io/wire/error_message.h"
+#include "io/wire/transform_messages.h"
 #include "support/sample_shoot.h"
 #include "support/temporary_folder.h"
 
@@ -83,7 +84,7 @@ TEST(Helper, GoesWithItsProgram) {
     };
     const pid_t program = ::fork();
     if (program == 0) {
-        (void)runHelper(*helper, {"facts", fifo.string(), "2000000000", "20"}, std::string(), {});
+        (void)runHelper(*helper, {"2000000000", "20", "facts", fifo.string()}, std::string(), {});
         std::_Exit(0);
     }
     for (int i = 0; i < 200 && !runs(); ++i)
@@ -93,8 +94,8 @@ TEST(Helper, GoesWithItsProgram) {
     for (int i = 0; i < 300 && runs(); ++i)
         std::this_thread::sleep_for(10ms);
     EXPECT_FALSE(runs());
-    const std::string orphan = "BSLATE_PARENT=1 timeout 5 '" + helper->string() + "' facts '" +
-                               fifo.string() + "' 2000000000 20 >/dev/null 2>&1";
+    const std::string orphan = "BSLATE_PARENT=1 timeout 5 '" + helper->string() +
+                               "' 2000000000 20 facts '" + fifo.string() + "' >/dev/null 2>&1";
     EXPECT_EQ(WEXITSTATUS(std::system(orphan.c_str())), 3) << "whose program is another process";
 }
 
@@ -118,11 +119,11 @@ TEST(Helper, ATransformOverItsMemoryIsToldAsThat) {
     spit(folder / "a.cube", cube);
     const auto request = requestText(AskTransform{});
     const auto answer = [&](const char* memory) {
-        return runHelper(*helper, {(folder / "a.cube").string(), memory, "20"}, request, {});
+        return runHelper(*helper, {memory, "20", (folder / "a.cube").string()}, request, {});
     };
     EXPECT_EQ(answer("1000000").ok(), !memoryCanBeLimited()) << "it cannot even start";
     ASSERT_TRUE(answer("2000000000").ok());
-    EXPECT_FALSE(readTransformAnswer(*answer("2000000000")).ok()) << "black is no curve";
+    EXPECT_TRUE(errorIn(*answer("2000000000"))) << "black is no curve";
     EXPECT_FALSE(findHelper("no-such-helper").ok());
 }
 
@@ -158,7 +159,7 @@ TEST(Helper, AnswersThatAreNoneOfOursAreRefused) {
         EXPECT_FALSE(readTransformAnswer(text).ok()) << text;
     }
     const Error error{ErrorCode::FileTooLarge, "a", "b", "c", "d"};
-    EXPECT_EQ(readColoursAnswer(answerText(error)).error(), error);
+    EXPECT_EQ(errorIn(errorText(error)), error);
 }
 
 } // namespace

@@ -46,6 +46,10 @@ protected:
     void resizeEvent(QResizeEvent* event) override;
 
 private:
+    static constexpr double kLeft = 1, kSlateTop = 4, kSlateHeight = 100, kSetupHeight = 32;
+    static constexpr double kBelow = 66; ///< under a setup: what the hand does, and the day
+    /// "white, iris": what the hand turns, without the values.
+    [[nodiscard]] static QString handNames(const BankUse& use);
     [[nodiscard]] int bankAt(QPointF point) const;
     [[nodiscard]] QPointF threadEnd(std::size_t setup) const;
     [[nodiscard]] QPainterPath threadOf(std::size_t setup, int bank) const;

@@ -5,7 +5,7 @@
 #include "app/style/style.h"
 #include "app/views/frame/frame_drawing.h"
 #include "app/views/step_view.h"
-#include "io/stills/still.h"
+#include "io/wire/still.h"
 
 #include <functional>
 #include <map>

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "io/colour/transform.h"
+#include "io/wire/transform.h"
 
 #include <variant>
 
@@ -20,13 +20,12 @@ using TransformRequest = std::variant<AskTransform, AskColourSpaces, AskColours>
 [[nodiscard]] std::string requestText(const TransformRequest& request);
 [[nodiscard]] Result<TransformRequest> readRequest(const std::string& text);
 
-/// An answer is the error itself, or what was asked for.
-[[nodiscard]] std::string answerText(const Error& error);
+/// What was asked for.
 [[nodiscard]] std::string answerText(const ImportedTransform& transform);
 [[nodiscard]] std::string answerText(const std::vector<std::string>& spaces);
 [[nodiscard]] std::string answerText(const Colours& colours);
 
-/// Fail with the error of the answer, or with WrongFormat when it is none of ours.
+/// Fail with WrongFormat when it is none of ours.
 [[nodiscard]] Result<ImportedTransform> readTransformAnswer(const std::string& text);
 [[nodiscard]] Result<std::vector<std::string>> readSpacesAnswer(const std::string& text);
 [[nodiscard]] Result<Colours> readColoursAnswer(const std::string& text);

@@ -1,6 +1,8 @@
 // What program and clip reader say to each other: what is not one of ours is refused, whoever wrote
 // it.
-#include "io/json/region_messages.h"
+#include "io/wire/region_messages.h"
+
+#include "io/wire/error_message.h"
 
 #include <gtest/gtest.h>
 
@@ -46,9 +48,6 @@ TEST(RegionMessages, WhatIsNoneOfOursIsRefused) {
     EXPECT_FALSE(with("1.25,[", "1.25,[400.0,")) << "a column too many";
     EXPECT_FALSE(with("[3,", "[-3,"));
     EXPECT_FALSE(with("[3,", "[3,3,")) << "a step too many";
-    const auto told = readRegionText("{\"expected\":\"a clip\",\"got\":\"text\"}");
-    ASSERT_FALSE(told);
-    EXPECT_EQ(told.error().expected, "a clip");
     for (const char* wrong :
          {"", "240", "240,1,0,0,1", "240,1,0,0,1,x", "240,1,0,0,1,-5", "240,1,0,0,1,1234567890123"})
         EXPECT_FALSE(readQuestion(wrong)) << wrong;
@@ -56,6 +55,24 @@ TEST(RegionMessages, WhatIsNoneOfOursIsRefused) {
     for (std::size_t i = 0; i < 4 * (kMostRegions + 1); ++i)
         many += ",1";
     EXPECT_FALSE(readQuestion(many));
+}
+
+// An error keeps its code and place, and one that is forged is no more than a message of ours.
+TEST(ErrorMessages, ComeBackAsTheyWereOrAsNoneOfOurs) {
+    const Error sent{ErrorCode::OutOfRange, "a.mov", "line 3", "\xff 12", "a rate"};
+    const auto back = errorIn(errorText(sent));
+    ASSERT_TRUE(back);
+    EXPECT_EQ(back->code, sent.code);
+    EXPECT_EQ(back->file + back->place + back->expected, "a.movline 3a rate");
+    EXPECT_FALSE(errorIn("")) << "no error";
+    EXPECT_FALSE(errorIn("{\"width\":1}\n{\"error\":{}}")) << "an answer";
+    for (const char* forged : {"{\"error\":", "{\"error\":[]}", "{\"error\":{\"code\":999999}}",
+                               "{\"error\":{\"code\":-1,\"expected\":7}}"}) {
+        const auto read = errorIn(forged);
+        ASSERT_TRUE(read) << forged;
+        EXPECT_EQ(read->code, ErrorCode::WrongFormat) << forged;
+        EXPECT_FALSE(read->expected.empty()) << forged;
+    }
 }
 
 } // namespace

@@ -1,4 +1,4 @@
-#include "io/json/region_messages.h"
+#include "io/wire/region_messages.h"
 
 #include "core/quantity/scan.h"
 
@@ -129,13 +129,6 @@ Result<std::vector<RegionCodes>> readRegionText(const std::string& text) {
     const auto json = RegionJson::parse(text, nullptr, false);
     if (!json.is_object())
         return noRegionMessage();
-    if (json.contains("expected")) {
-        const auto word = [&](const char* key) {
-            return json.contains(key) && json[key].is_string() ? json[key].get<std::string>()
-                                                               : std::string();
-        };
-        return Error{ErrorCode::WrongFormat, {}, {}, word("got"), word("expected")};
-    }
     if (!json.contains("regions") || !json["regions"].is_array() || json["regions"].empty() ||
         json["regions"].size() > kMostRegions)
         return noRegionMessage();

@@ -1,4 +1,4 @@
-#include "io/json/coding_messages.h"
+#include "io/wire/coding_messages.h"
 
 #include <nlohmann/json.hpp>
 
@@ -91,12 +91,6 @@ std::string codedText(const Coded& coded) {
     return text;
 }
 
-std::string codedText(const Error& error) {
-    return CodingJson{{"got", error.got}, {"expected", error.expected}}.dump(
-               -1, ' ', false, CodingJson::error_handler_t::replace) +
-           "\n";
-}
-
 Result<Coded> readCodedText(const std::string& text, const CodingTask& task) {
     const auto end = text.find('\n');
     if (end == std::string::npos || end > 90'000)
@@ -109,8 +103,6 @@ Result<Coded> readCodedText(const std::string& text, const CodingTask& task) {
         const auto at = head.find(key);
         return at != head.end() && at->is_string() ? at->get<std::string>() : std::string();
     };
-    if (head.contains("expected"))
-        return Error{ErrorCode::OutOfRange, {}, {}, word("got"), word("expected")};
     Coded coded;
     coded.standard = word("standard");
     coded.shown = {task.size, task.depth, task.range, task.chroma, {}};

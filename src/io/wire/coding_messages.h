@@ -15,8 +15,7 @@ namespace bslate::io {
 [[nodiscard]] Result<CodingTask> readCodingText(const std::string& line);
 
 [[nodiscard]] std::string codedText(const Coded& coded);
-[[nodiscard]] std::string codedText(const Error& error);
-/// Fails with the error that was sent, or with WrongFormat when it is none of ours.
+/// Fails with WrongFormat when it is none of ours.
 [[nodiscard]] Result<Coded> readCodedText(const std::string& text, const CodingTask& task);
 
 } // namespace bslate::io

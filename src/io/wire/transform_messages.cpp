@@ -1,4 +1,4 @@
-#include "io/json/transform_messages.h"
+#include "io/wire/transform_messages.h"
 
 #include "io/json/fields_read.h"
 
@@ -82,17 +82,7 @@ std::string spoken(const Json& node) {
     return node.dump(-1, ' ', false, Json::error_handler_t::replace);
 }
 
-Error errorFrom(ObjectReader& node) {
-    Error error;
-    error.code = static_cast<ErrorCode>(node.whole("code", 0, static_cast<int>(ErrorCode::Usage)));
-    error.file = node.text("file");
-    error.place = node.text("place");
-    error.got = node.text("got");
-    error.expected = node.text("expected");
-    return error;
-}
-
-// Reads an answer with `read(root)`, unless it is an error or not to be read.
+// Reads an answer with `read(root)`, unless it is not to be read.
 template<class T, class Read>
 Result<T> answered(const std::string& text, Read read) {
     const auto json = parseJson(text, "the helper program's answer");
@@ -100,11 +90,6 @@ Result<T> answered(const std::string& text, Read read) {
         return json.error();
     ReadState state;
     ObjectReader root(*json, "", state);
-    if (root.has("error")) {
-        ObjectReader node(root.child("error"), "/error", state);
-        Error error = errorFrom(node);
-        return state.error ? *state.error : error;
-    }
     T value = read(root);
     if (state.error)
         return *state.error;
@@ -134,15 +119,6 @@ Result<TransformRequest> readRequest(const std::string& text) {
             root.fail(ErrorCode::WrongType, "ask", ask, "transform, colours or colour-spaces");
         return AskColourSpaces{};
     });
-}
-
-std::string answerText(const Error& error) {
-    return spoken({{"error",
-                    {{"code", static_cast<int>(error.code)},
-                     {"file", shortened(error.file, 1000)},
-                     {"place", shortened(error.place, 1000)},
-                     {"got", shortened(error.got, 1000)},
-                     {"expected", shortened(error.expected, 2000)}}}});
 }
 
 std::string answerText(const ImportedTransform& transform) {

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/base/result.h"
-#include "io/stills/still.h"
+#include "io/wire/still.h"
 
 #include <iosfwd>
 #include <string>
@@ -12,8 +12,7 @@ namespace bslate::io {
 
 void putStill(std::ostream& out, const Still& still);
 [[nodiscard]] std::string stillText(const Still& still);
-[[nodiscard]] std::string stillText(const Error& error);
-/// Fails with the error that was sent, or with WrongFormat when it is none of ours.
+/// Fails with WrongFormat when it is none of ours.
 [[nodiscard]] Result<Still> readStillText(const std::string& text);
 
 } // namespace bslate::io

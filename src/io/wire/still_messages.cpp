@@ -1,4 +1,4 @@
-#include "io/json/still_messages.h"
+#include "io/wire/still_messages.h"
 
 #include <nlohmann/json.hpp>
 
@@ -53,14 +53,6 @@ std::string stillText(const Still& still) {
     return std::move(text).str();
 }
 
-std::string stillText(const Error& error) {
-    return StillJson{{"error", static_cast<int>(error.code)},
-                     {"got", error.got},
-                     {"expected", error.expected}}
-               .dump(-1, ' ', false, StillJson::error_handler_t::replace) +
-           "\n";
-}
-
 Result<Still> readStillText(const std::string& text) {
     const auto end = text.find('\n');
     if (end == std::string::npos || end > 4000)
@@ -69,13 +61,6 @@ Result<Still> readStillText(const std::string& text) {
         StillJson::parse(text.begin(), text.begin() + static_cast<long>(end), nullptr, false);
     if (!head.is_object())
         return notOurs();
-    if (head.contains("error")) {
-        const auto word = [&](const char* key) {
-            return head.contains(key) && head[key].is_string() ? head[key].get<std::string>()
-                                                               : std::string();
-        };
-        return Error{ErrorCode::WrongFormat, {}, {}, word("got"), word("expected")};
-    }
     const auto number = [&](const char* key) {
         return head.contains(key) && head[key].is_number_integer() ? head[key].get<int>() : -1;
     };
