@@ -8,6 +8,7 @@
 #include "app/style/style.h"
 #include "app/style/window_icon.h"
 #include "app/widgets/painted_access.h"
+#include "app/widgets/pick_access.h"
 
 #include <QApplication>
 #include <QCommandLineParser>
@@ -177,6 +178,7 @@ void dress(Style& style, QApplication& application, const QCommandLineParser& pa
     style.apply();
     QApplication::setWindowIcon(windowIcon());
     installPaintedAccess();
+    installPickAccess();
     installPlainText(application);
 }
 

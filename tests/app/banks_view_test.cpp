@@ -227,7 +227,7 @@ TEST_F(BanksStep, ChecksAreTickedInPlaceByKeyAndByHand) {
     EXPECT_EQ(stateOf(setup().ticks, *check("sound")), TickState::Ticked);
     EXPECT_NE(fromQt(list.property("bslateValue").toString()).find("ticked 2026-05-01 07:40"),
               std::string::npos);
-    QTest::mouseClick(&list, Qt::LeftButton, {}, list.rowBox(indexOf("sound")).center().toPoint());
+    QTest::mouseClick(&list, Qt::LeftButton, {}, list.itemBox(indexOf("sound")).center().toPoint());
     EXPECT_EQ(stateOf(setup().ticks, *check("sound")), TickState::Open);
     const int at = list.current();
     QTest::keyClick(&list, Qt::Key_Up);

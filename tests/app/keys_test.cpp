@@ -127,7 +127,7 @@ protected:
     void SetUp() override { window->showView("record"); }
     LatticeCanvas& lattice() { return *window->findChild<LatticeCanvas*>(); }
     [[nodiscard]] std::pair<std::string, double> at() {
-        const auto* cell = lattice().current();
+        const auto* cell = lattice().cursor();
         return cell ? std::pair(cell->mode->id, cell->rate.toDouble()) : std::pair("", 0.0);
     }
 };

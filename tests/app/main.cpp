@@ -1,6 +1,7 @@
 #include "app/shell/application.h"
 #include "app/style/plain_text.h"
 #include "app/widgets/painted_access.h"
+#include "app/widgets/pick_access.h"
 
 #include <QApplication>
 #include <QLocale>
@@ -21,6 +22,7 @@ int main(int argc, char** argv) {
     if (wanted && std::localeconv()->decimal_point != std::string_view(wanted))
         qFatal("this locale has no decimal \"%s\"", wanted);
     bslate::app::installPaintedAccess();
+    bslate::app::installPickAccess();
     bslate::app::installPlainText(application);
     return RUN_ALL_TESTS();
 }

@@ -35,16 +35,31 @@ FrameRate fps(int n) {
 }
 
 TEST_F(RecordStep, TheCursorStartsAtWhatIsRecordedAndMovingChangesNothing) {
-    ASSERT_NE(lattice().current(), nullptr);
-    EXPECT_EQ(lattice().current()->mode->id, "uhd-intra");
+    ASSERT_NE(lattice().cursor(), nullptr);
+    EXPECT_EQ(lattice().cursor()->mode->id, "uhd-intra");
     const auto before = window->document().value();
     press(Qt::Key_Right);
     press(Qt::Key_Down);
-    EXPECT_EQ(lattice().current()->mode->id, "uhd-long");
-    EXPECT_EQ(lattice().current()->rate, fps(25));
+    EXPECT_EQ(lattice().cursor()->mode->id, "uhd-long");
+    EXPECT_EQ(lattice().cursor()->rate, fps(25));
     EXPECT_EQ(window->document().value(), before);
     EXPECT_TRUE(text("cell-changes").contains(QStringLiteral("142 Mb/s")))
         << text("cell-changes").toStdString();
+}
+
+// At 1280 x 780 the words about a way with many consequences take a line from the lattice.
+TEST_F(RecordStep, TheCursorStaysInViewWhenTheDetailGrows) {
+    window->resize(1280, 780);
+    for (int row = 0; row < 9; ++row) {
+        press(Qt::Key_Down);
+        press(row % 2 ? Qt::Key_Left : Qt::Key_Right);
+        QApplication::processEvents();
+        const auto* cell = lattice().cursor();
+        ASSERT_NE(cell, nullptr);
+        const QRect box = lattice().boxOf(cell->mode->id, cell->rate).toAlignedRect();
+        EXPECT_TRUE(lattice().visibleRegion().boundingRect().contains(box))
+            << cell->mode->id << ", row " << row;
+    }
 }
 
 TEST_F(RecordStep, ReturnRecordsThisWayPaysAndIsUndone) {
@@ -97,7 +112,7 @@ TEST_F(RecordStep, LayersShowOneAreaAndOnlyOpenHidesTheRest) {
     EXPECT_FALSE(lattice().boxOf("uhd", fps(25)).isEmpty());
     press(Qt::Key_F);
     EXPECT_TRUE(button("only-open")->isChecked());
-    for (const auto* cell = lattice().current(); cell && !cell->available();)
+    for (const auto* cell = lattice().cursor(); cell && !cell->available();)
         FAIL() << "a closed cell is shown";
 }
 
@@ -112,11 +127,11 @@ TEST_F(RecordStep, TheCellIsReadOutInWords) {
 TEST_F(RecordStep, AnEmptyShootAndASetupWithoutACameraSaySo) {
     window->actionsOnShoot().changeSetup(QStringLiteral("x"),
                                          [](bslate::Setup& setup) { setup.camera = "gone"; });
-    EXPECT_EQ(lattice().current(), nullptr);
+    EXPECT_EQ(lattice().cursor(), nullptr);
     EXPECT_TRUE(text("cell-title").contains(QStringLiteral("Ctrl+E")));
     window->document().reset({}, {});
     press(Qt::Key_Return);
-    EXPECT_EQ(lattice().current(), nullptr);
+    EXPECT_EQ(lattice().cursor(), nullptr);
 }
 
 TEST_F(RecordStep, CompareListsDifferencesFirst) {

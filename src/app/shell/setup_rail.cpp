@@ -2,12 +2,10 @@
 
 #include "app/document/text.h"
 #include "app/style/marks.h"
-#include "app/widgets/painted_access.h"
 #include "core/quantity/print.h"
 
-#include <QKeyEvent>
-#include <QMouseEvent>
 #include <QPainter>
+#include <QWheelEvent>
 
 #include <algorithm>
 
@@ -29,17 +27,36 @@ QString settings(const Shoot& shoot, const Setup& setup) {
 } // namespace
 
 SetupRail::SetupRail(ShootDocument& document, const Style& style, QWidget* parent)
-    : QWidget(parent)
-    , m_document(document)
-    , m_style(style) {
-    setObjectName(QStringLiteral("setup-rail"));
-    setFocusPolicy(Qt::StrongFocus);
+    : PickCanvas(style, "setup-rail", Order::Across, Click::Moves,
+                 {QT_TRANSLATE_NOOP("Help", "choose a setup")}, parent)
+    , m_document(document) {
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    setSpoken(QAccessible::PageTabList, tr("Setups"),
+              tr("Ctrl+Left and Ctrl+Right move along the rail"));
+    connect(this, &PickCanvas::moved, this, [this](int setup) {
+        if (setup < itemCount())
+            m_document.select(toQt(m_document.shoot().setups[static_cast<std::size_t>(setup)].id));
+    });
     connect(&document, &ShootDocument::changed, this, &SetupRail::refresh);
     connect(&document, &ShootDocument::selectionChanged, this, &SetupRail::showSelected);
     connect(&document.verdicts(), &Verdicts::judged, this, &SetupRail::refresh);
-    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
     refresh();
+}
+
+int SetupRail::itemCount() const {
+    return static_cast<int>(m_document.shoot().setups.size());
+}
+
+QRectF SetupRail::itemBox(int setup) const {
+    return QRectF(setup * (kSlate + kGap) - m_offset, 2, kSlate, height() - 6);
+}
+
+QString SetupRail::itemWords(int setup) const {
+    const auto& own = m_document.shoot().setups[static_cast<std::size_t>(setup)];
+    return tr("%1 of %2: %3 %4, %5")
+        .arg(setup + 1)
+        .arg(itemCount())
+        .arg(toQt(own.number), toQt(own.name), toQt(severityName(severityOf(own))));
 }
 
 int SetupRail::selectedIndex() const {
@@ -51,17 +68,7 @@ int SetupRail::selectedIndex() const {
 }
 
 void SetupRail::refresh() {
-    const auto* setup = m_document.setup();
-    QString value = tr("no setups");
-    if (setup) {
-        const auto severity = severityOf(*setup);
-        value = tr("%1 of %2: %3 %4, %5")
-                    .arg(selectedIndex() + 1)
-                    .arg(m_document.shoot().setups.size())
-                    .arg(toQt(setup->number), toQt(setup->name), toQt(severityName(severity)));
-    }
-    describe(*this, QAccessible::PageTabList, tr("Setups"), value,
-             tr("Ctrl+Left and Ctrl+Right move along the rail"));
+    holdCurrent(selectedIndex());
     setOffset(m_offset);
     wantVerdicts();
     if (auto shown = shownNow(); shown != m_shown) {
@@ -136,17 +143,16 @@ void SetupRail::paintEvent(QPaintEvent*) {
     const int selected = selectedIndex();
     const auto [first, last] = inView();
     for (int i = first; i <= last; ++i) {
-        const QRectF box(i * (kSlate + kGap) - m_offset, 2, kSlate, height() - 6);
-        drawSlate(painter, box, setups[static_cast<std::size_t>(i)], i == selected);
+        drawSlate(painter, itemBox(i), setups[static_cast<std::size_t>(i)], i == selected);
     }
     if (setups.empty()) {
-        painter.setPen(m_style.colours().muted);
+        painter.setPen(style().colours().muted);
         painter.drawText(rect(), Qt::AlignVCenter | Qt::AlignLeft, tr("  No setups yet"));
     }
 }
 
 void SetupRail::drawSlate(QPainter& painter, const QRectF& box, const Setup& setup, bool selected) {
-    const auto& t = m_style.colours();
+    const auto& t = style().colours();
     drawBlock(painter, box, selected ? t.raised : t.panel, t.marigold,
               selected && hasFocus() ? 2.0 : 0.0);
     painter.fillRect(QRectF(box.left() + 2, box.top() + 2, kNumber, box.height() - 4), t.deep);
@@ -173,30 +179,10 @@ void SetupRail::drawSlate(QPainter& painter, const QRectF& box, const Setup& set
         painter.fillRect(QRectF(box.left() + 2, box.bottom() - 1, box.width() - 4, 3), t.marigold);
 }
 
-void SetupRail::mousePressEvent(QMouseEvent* event) {
-    const int index = (static_cast<int>(event->position().x()) + m_offset) / (kSlate + kGap);
-    const auto& setups = m_document.shoot().setups;
-    if (index >= 0 && index < static_cast<int>(setups.size()))
-        m_document.select(toQt(setups[static_cast<std::size_t>(index)].id));
-}
-
 void SetupRail::wheelEvent(QWheelEvent* event) {
     const int delta =
         event->angleDelta().y() != 0 ? event->angleDelta().y() : event->angleDelta().x();
     setOffset(m_offset - delta);
-}
-
-void SetupRail::keyPressEvent(QKeyEvent* event) {
-    switch (event->key()) {
-    case Qt::Key_Left:
-        m_document.selectNeighbour(-1);
-        break;
-    case Qt::Key_Right:
-        m_document.selectNeighbour(1);
-        break;
-    default:
-        QWidget::keyPressEvent(event);
-    }
 }
 
 } // namespace bslate::app

@@ -1,10 +1,9 @@
 #pragma once
 
 #include "app/document/shoot_document.h"
-#include "app/style/style.h"
+#include "app/widgets/pick_canvas.h"
 
 #include <QStringList>
-#include <QWidget>
 
 #include <utility>
 
@@ -12,19 +11,22 @@ namespace bslate::app {
 
 /// One small slate per setup: number, name, the three settings that matter, and its state. Only
 /// the slates in view are painted and judged, so a long shoot costs no more than a short one.
-class SetupRail : public QWidget {
+class SetupRail : public PickCanvas {
     Q_OBJECT
 
 public:
     SetupRail(ShootDocument& document, const Style& style, QWidget* parent = nullptr);
 
+    [[nodiscard]] int itemCount() const override;
+    [[nodiscard]] QRectF itemBox(int setup) const override;
+    [[nodiscard]] QString itemWords(int setup) const override;
+
     QSize sizeHint() const override { return {600, 58}; }
 
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void mousePressEvent(QMouseEvent* event) override;
+    [[nodiscard]] QString emptyWords() const override { return tr("no setups"); }
     void wheelEvent(QWheelEvent* event) override;
-    void keyPressEvent(QKeyEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
 
 private:
@@ -41,7 +43,6 @@ private:
     [[nodiscard]] QStringList shownNow();
 
     ShootDocument& m_document;
-    const Style& m_style;
     int m_offset = 0; ///< pixels scrolled
     QStringList m_shown;
 };

@@ -6,7 +6,32 @@
 #include "app/views/help/help_sheets.h"
 #include "app/views/my_kit/my_kit_dialog.h"
 
+#include <QCoreApplication>
+#include <QMenuBar>
+
 namespace bslate::app {
+namespace {
+
+// What the menus and the shortcuts of the window do, with the words of the menus.
+std::vector<KeyLine> windowKeys(const MainWindow& window) {
+    std::vector<KeyLine> lines;
+    for (const auto* menu : window.menuBar()->findChildren<QMenu*>())
+        for (const auto* action : menu->actions()) {
+            QStringList keys;
+            for (const auto& key : action->shortcuts())
+                keys << key.toString(QKeySequence::PortableText);
+            if (!keys.isEmpty())
+                lines.push_back({keys.join(QStringLiteral(", ")),
+                                 action->text().remove(QLatin1Char('&')).remove(QChar(0x2026))});
+        }
+    const auto words = [](const char* text) { return QCoreApplication::translate("Help", text); };
+    lines.push_back({QStringLiteral("Ctrl+PgDown, Ctrl+PgUp"),
+                     words(QT_TRANSLATE_NOOP("Help", "next, previous page of the step"))});
+    return lines;
+}
+
+} // namespace
+
 std::vector<KeyGroup> keyGroups(const MainWindow& window) {
     std::vector<KeyGroup> groups;
     for (const auto& step : window.steps())
@@ -18,6 +43,7 @@ std::vector<KeyGroup> keyGroups(const MainWindow& window) {
                                         .arg(step.number)
                                         .arg(page.name),
                               page.place->page().keys()});
+    groups.push_back({QCoreApplication::translate("Help", "Everywhere"), windowKeys(window)});
     return groups;
 }
 

@@ -12,6 +12,26 @@ StepView::StepView(const Style& style, QWidget* parent)
     : QWidget(parent)
     , m_panelStyle(style) {}
 
+std::vector<KeyLine> StepView::keys() const {
+    auto lines = m_keys.lines();
+    for (auto& line : accessKeys(*this))
+        lines.push_back(std::move(line));
+    return lines;
+}
+
+QLabel* StepView::hintLabel() const {
+    auto* hint = new QLabel(m_keys.hint());
+    hint->setFont(Style::font(TextRole::Secondary));
+    hint->setForegroundRole(QPalette::PlaceholderText);
+    hint->setMinimumWidth(0);
+    return hint;
+}
+
+void StepView::keyPressEvent(QKeyEvent* event) {
+    if (!m_keys.press(*event))
+        QWidget::keyPressEvent(event);
+}
+
 void StepView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     drawBlock(painter, rect(), m_panelStyle.colours().panel, {}, 0);

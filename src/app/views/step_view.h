@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/style/style.h"
+#include "app/widgets/key_table.h"
 #include "core/judgement/finding.h"
 
 #include <QWidget>
@@ -8,17 +9,9 @@
 class QLabel;
 class QLayout;
 
-#include <span>
 #include <vector>
 
 namespace bslate::app {
-
-/// A line of the key sheet: keys as they are printed on them, and what they do (translated in the
-/// context "Help").
-struct KeyLine {
-    const char* keys;
-    const char* what;
-};
 
 /// A page of a step: what the window shows in its middle. shell/steps.cpp lists them all.
 class StepView : public QWidget {
@@ -28,7 +21,7 @@ public:
     explicit StepView(const Style& style, QWidget* parent = nullptr);
 
     /// What works while it has the focus, for the key sheet.
-    [[nodiscard]] virtual std::span<const KeyLine> keys() const = 0;
+    [[nodiscard]] std::vector<KeyLine> keys() const;
     /// Finishes what is under way, so that a picture shows it as it will be.
     virtual void settle() {}
 
@@ -41,10 +34,15 @@ signals:
     void found(const std::vector<bslate::Finding>& findings);
 
 protected:
+    [[nodiscard]] KeyTable& keyTable() { return m_keys; }
+    /// The hint at the foot of the page.
+    [[nodiscard]] QLabel* hintLabel() const;
+    void keyPressEvent(QKeyEvent* event) override;
     void paintEvent(QPaintEvent* event) override;
 
 private:
     const Style& m_panelStyle;
+    KeyTable m_keys;
 };
 
 /// The head of a page: what it is of, and a line of its own below that may wrap.

@@ -1,6 +1,5 @@
 #include "app/widgets/painted_access.h"
 
-#include <QAccessibleWidget>
 #include <QVariant>
 
 namespace bslate::app {
@@ -8,24 +7,6 @@ namespace {
 
 constexpr const char* kRole = "bslateRole";
 constexpr const char* kValue = "bslateValue";
-
-class PaintedAccess : public QAccessibleWidget {
-public:
-    explicit PaintedAccess(QWidget* widget)
-        : QAccessibleWidget(widget) {}
-
-    QAccessible::Role role() const override {
-        const auto role = widget()->property(kRole);
-        return role.isValid() ? static_cast<QAccessible::Role>(role.toInt())
-                              : QAccessibleWidget::role();
-    }
-
-    QString text(QAccessible::Text kind) const override {
-        if (kind == QAccessible::Value)
-            return widget()->property(kValue).toString();
-        return QAccessibleWidget::text(kind);
-    }
-};
 
 // Asked once for an object, maybe before it was described: so all of our own plain widgets get
 // the interface, and it looks the role up when asked. Subclasses of Qt's controls keep theirs.
@@ -40,6 +21,17 @@ QAccessibleInterface* makeInterface(const QString& className, QObject* object) {
 }
 
 } // namespace
+
+QAccessible::Role PaintedAccess::role() const {
+    const auto role = widget()->property(kRole);
+    return role.isValid() ? static_cast<QAccessible::Role>(role.toInt())
+                          : QAccessibleWidget::role();
+}
+
+QString PaintedAccess::text(QAccessible::Text kind) const {
+    return kind == QAccessible::Value ? widget()->property(kValue).toString()
+                                      : QAccessibleWidget::text(kind);
+}
 
 void describe(QWidget& widget, QAccessible::Role role, const QString& name, const QString& value,
               const QString& help) {

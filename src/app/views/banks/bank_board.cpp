@@ -31,12 +31,10 @@ QString BankBoard::handNames(const BankUse& use) {
 }
 
 BankBoard::BankBoard(const BankPlanner& planner, const Style& style, QWidget* parent)
-    : QWidget(parent)
-    , m_planner(planner)
-    , m_style(style) {
-    setObjectName(QStringLiteral("bank-board"));
+    : PickCanvas(style, "bank-board", Order::Across, Click::Moves, {nullptr}, parent)
+    , m_planner(planner) {
+    setFocusPolicy(Qt::NoFocus); // the page's keys move in it
     setMouseTracking(true);
-    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
 void BankBoard::readOrder() {
@@ -85,7 +83,8 @@ void BankBoard::refresh() {
     if (!m_dragging)
         m_target = chosen ? m_planner.threads()[*chosen] : -1;
     arrange();
-    tell();
+    holdCurrent(chosen ? static_cast<int>(m_place[*chosen]) : 0);
+    tellAll();
     update();
 }
 
@@ -93,7 +92,7 @@ void BankBoard::setTarget(int bank) {
     const int count = static_cast<int>(m_planner.plan().problem.banks.size());
     m_target = std::clamp(bank, -1, count - 1);
     arrange();
-    tell();
+    tellAll();
     update();
 }
 
@@ -174,33 +173,40 @@ int BankBoard::bankAt(QPointF point) const {
     return -1;
 }
 
-void BankBoard::tell() {
+QRectF BankBoard::itemBox(int item) const {
+    return setupBox(m_order[static_cast<std::size_t>(item)]);
+}
+
+QString BankBoard::itemWords(int item) const {
+    const auto setup = m_order[static_cast<std::size_t>(item)];
+    return tr("%1 recalls %2, by hand %3")
+        .arg(toQt(m_planner.plan().problem.work.setups[setup].number),
+             bankName(m_planner.threads()[setup]), handNames(m_planner.now().uses[setup]));
+}
+
+QString BankBoard::bankName(int bank) const {
+    return bank < 0 ? tr("nothing")
+                    : tr("bank %1").arg(toQt(
+                          m_planner.plan().problem.banks[static_cast<std::size_t>(bank)].label));
+}
+
+// Of all, of the chosen setup, and of what the move that is shown would come to.
+void BankBoard::tellAll() {
     const auto& plan = m_planner.plan();
     const auto chosen = m_planner.selected();
     QString what = tr("%1 banks, %2 setups")
                        .arg(plan.problem.banks.size())
                        .arg(plan.problem.work.setups.size());
     if (chosen) {
-        const int bank = m_planner.threads()[*chosen];
-        what += tr("; %1 recalls %2, by hand %3")
-                    .arg(toQt(plan.problem.work.setups[*chosen].number),
-                         bank < 0 ? tr("nothing")
-                                  : tr("bank %1").arg(toQt(
-                                        plan.problem.banks[static_cast<std::size_t>(bank)].label)),
-                         handNames(m_planner.now().uses[*chosen]));
+        what += QStringLiteral("; ") + itemWords(static_cast<int>(m_place[*chosen]));
         const auto then = m_planner.costWith(m_target);
-        if (m_target != bank && then)
-            what +=
-                tr("; in %1 it would be %2 by hand, not %3")
-                    .arg(m_target < 0
-                             ? tr("no bank")
-                             : tr("bank %1").arg(toQt(
-                                   plan.problem.banks[static_cast<std::size_t>(m_target)].label)),
-                         toQt(printDuration(*then)), toQt(printDuration(m_planner.now().cost)));
+        if (m_target != m_planner.threads()[*chosen] && then)
+            what += tr("; in %1 it would be %2 by hand, not %3")
+                        .arg(m_target < 0 ? tr("no bank") : bankName(m_target),
+                             toQt(printDuration(*then)), toQt(printDuration(m_planner.now().cost)));
     }
     describe(*this, QAccessible::Graphic, tr("Banks and setups"), what,
              tr("Left and right choose a setup, up and down a bank, Return puts it there"));
-    emit described(what);
 }
 
 // Where it lies, and how it stands against what was written.

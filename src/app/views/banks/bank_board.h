@@ -1,17 +1,16 @@
 #pragma once
 
 #include "app/document/bank_planner.h"
-#include "app/style/style.h"
+#include "app/widgets/pick_canvas.h"
 
 #include <QPainterPath>
-#include <QWidget>
 
 namespace bslate::app {
 
 /// A camera's memories as slates, its setups below in the order they come up, a thread from each
 /// to the bank it recalls, and under it what the hand does after that. A setup, or its thread, is
 /// dragged to another slate; what that would cost is shown before it drops.
-class BankBoard : public QWidget {
+class BankBoard : public PickCanvas {
     Q_OBJECT
 
 public:
@@ -25,6 +24,11 @@ public:
     void stepTarget(int by);
     [[nodiscard]] QRectF slateBox(int bank) const;
     [[nodiscard]] QRectF setupBox(std::size_t setup) const;
+
+    /// Setups in the order they come up.
+    [[nodiscard]] int itemCount() const override { return static_cast<int>(m_order.size()); }
+    [[nodiscard]] QRectF itemBox(int item) const override;
+    [[nodiscard]] QString itemWords(int item) const override;
     /// The setup so many places along the day from the chosen one; without one the first.
     [[nodiscard]] std::optional<std::size_t> beside(int by) const;
     /// How many setups the last paint drew: those that are seen.
@@ -36,13 +40,13 @@ public:
 signals:
     void setupChosen(const QString& id);
     void dropped(int bank); ///< the chosen setup onto a slate; -1: beside all of them
-    void described(const QString& what);
 
 protected:
     void paintEvent(QPaintEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseReleaseEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent*) override {} ///< two presses
     void resizeEvent(QResizeEvent* event) override;
 
 private:
@@ -70,20 +74,20 @@ private:
     void readOrder();
     void readSlates();
     void arrange();
-    void tell();
+    void tellAll();
+    [[nodiscard]] QString bankName(int bank) const;
     [[nodiscard]] Foot footOf(const Bank& bank, bool recalled) const;
     /// Those of m_order between two places in the window: first and one behind the last.
     [[nodiscard]] std::pair<std::size_t, std::size_t> seen(double left, double right) const;
     void paintThreads(QPainter& painter, std::pair<std::size_t, std::size_t> shown) const;
     void paintSlate(QPainter& painter, int bank) const;
     void paintThread(QPainter& painter, std::size_t setup, int bank, const QColor& colour,
-                     double width, Qt::PenStyle style = Qt::SolidLine) const;
+                     double width, Qt::PenStyle line = Qt::SolidLine) const;
     void paintSetup(QPainter& painter, std::size_t setup) const;
     void paintCost(QPainter& painter) const;
     void paintEmpty(QPainter& painter) const;
 
     const BankPlanner& m_planner;
-    const Style& m_style;
     std::vector<std::size_t> m_order; ///< setups as they first come up
     std::vector<std::size_t> m_place; ///< by setup: where it stands in that order
     std::vector<int> m_day;           ///< by setup: its first day

@@ -11,7 +11,7 @@
 namespace bslate::app {
 
 void BankBoard::paintSlate(QPainter& painter, int bank) const {
-    const auto& t = m_style.colours();
+    const auto& t = style().colours();
     const auto at = static_cast<std::size_t>(bank);
     const auto& own = m_planner.plan().problem.banks[at];
     const auto& slate = m_slates[at];
@@ -42,14 +42,14 @@ void BankBoard::paintSlate(QPainter& painter, int bank) const {
 }
 
 void BankBoard::paintThread(QPainter& painter, std::size_t setup, int bank, const QColor& colour,
-                            double width, Qt::PenStyle style) const {
+                            double width, Qt::PenStyle line) const {
     painter.setBrush(Qt::NoBrush);
-    painter.setPen(QPen(colour, width * m_style.colours().stroke, style));
+    painter.setPen(QPen(colour, width * style().colours().stroke, line));
     painter.drawPath(threadOf(setup, bank));
 }
 
 void BankBoard::paintSetup(QPainter& painter, std::size_t setup) const {
-    const auto& t = m_style.colours();
+    const auto& t = style().colours();
     const auto& use = m_planner.now().uses[setup];
     const QRectF box = setupBox(setup);
     const bool chosen = m_planner.selected() == setup;
@@ -83,7 +83,7 @@ void BankBoard::paintCost(QPainter& painter) const {
     const auto cost = m_planner.costWith(m_target);
     if (!chosen || !cost || m_target == m_planner.threads()[*chosen])
         return;
-    const auto& t = m_style.colours();
+    const auto& t = style().colours();
     const Seconds then = *cost, now = m_planner.now().cost;
     const QString text =
         m_target < 0
@@ -104,7 +104,7 @@ void BankBoard::paintCost(QPainter& painter) const {
 }
 
 void BankBoard::paintEmpty(QPainter& painter) const {
-    const auto& t = m_style.colours();
+    const auto& t = style().colours();
     const auto& problem = m_planner.plan().problem;
     painter.setFont(Style::font(TextRole::Body));
     painter.setPen(t.muted);
@@ -122,7 +122,7 @@ void BankBoard::paintEmpty(QPainter& painter) const {
 
 // The threads of the setups that are seen; the chosen one's above them.
 void BankBoard::paintThreads(QPainter& painter, std::pair<std::size_t, std::size_t> shown) const {
-    const auto& t = m_style.colours();
+    const auto& t = style().colours();
     const auto& threads = m_planner.threads();
     const auto chosen = m_planner.selected();
     for (std::size_t i = shown.first; i < shown.second; ++i) {
@@ -141,7 +141,7 @@ void BankBoard::paintThreads(QPainter& painter, std::pair<std::size_t, std::size
 void BankBoard::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
-    const auto& t = m_style.colours();
+    const auto& t = style().colours();
     const auto shown = seen(0, width());
     paintThreads(painter, shown);
     for (int b = 0; b < static_cast<int>(m_slates.size()); ++b)

@@ -6,7 +6,6 @@
 #include "core/words/body_words.h"
 
 #include <QHBoxLayout>
-#include <QKeyEvent>
 #include <QLabel>
 #include <QMenu>
 #include <QPushButton>
@@ -54,25 +53,68 @@ BanksView::BanksView(BankActions& actions, const Style& style, QWidget* parent)
     setObjectName(QStringLiteral("banks-view"));
     setAccessibleName(tr("Banks"));
     setFocusPolicy(Qt::StrongFocus);
+    addKeys();
     layOut();
     wire();
     refresh();
 }
 
-std::span<const KeyLine> BanksView::keys() const {
-    static constexpr KeyLine kKeys[] = {
-        {"arrows, Return, Delete",
-         QT_TRANSLATE_NOOP("Help", "choose setup and bank, put it there, take it out")},
-        {"B, 1, 2, 3", QT_TRANSLATE_NOOP("Help", "best banks; one bank a speed, a look, a scene")},
-        {"W, E, D", QT_TRANSLATE_NOOP(
-                        "Help", "bank written into the camera, note other settings, what differs")},
-        {"Tab to controls and checks; Return, Space, N",
-         QT_TRANSLATE_NOOP("Help", "choose a function, tick, begin again for the next take")},
-        {"S",
-         QT_TRANSLATE_NOOP("Help", "the list for a borrowed body in the place of the pre-roll")},
-        {"P, C, K, PgUp, PgDn",
-         QT_TRANSLATE_NOOP("Help", "pre-roll, controls and banks as cards, other camera")}};
-    return kKeys;
+void BanksView::addKeys() {
+    auto& keys = keyTable();
+    const auto sheet = [this](const char* name) {
+        return [this, name] { emit sheetRequested(QLatin1String(name)); };
+    };
+    const auto school = [this](BankSchool of) { return [this, of] { m_actions.putSchool(of); }; };
+    keys.add({{Qt::Key_Left, [this] { stepSetup(-1); }}, {Qt::Key_Right, [this] { stepSetup(1); }}},
+             QT_TRANSLATE_NOOP("Help", "choose a setup"), QT_TRANSLATE_NOOP("Help", "setup"));
+    keys.add({{Qt::Key_Up, [this] { m_board->stepTarget(-1); }},
+              {Qt::Key_Down, [this] { m_board->stepTarget(1); }}},
+             QT_TRANSLATE_NOOP("Help", "choose a bank"), QT_TRANSLATE_NOOP("Help", "bank"));
+    keys.add({{Qt::Key_Return, [this] { putTarget(m_board->target()); }}},
+             QT_TRANSLATE_NOOP("Help", "put the setup into the bank"),
+             QT_TRANSLATE_NOOP("Help", "put it there"));
+    keys.add({{Qt::Key_Delete, [this] { putTarget(-1); }}},
+             QT_TRANSLATE_NOOP("Help", "take the setup out of its bank"));
+    keys.add({{Qt::Key_F2, [this] { typeBank(); }}},
+             QT_TRANSLATE_NOOP("Help", "type the bank of the setup"));
+    keys.add({{Qt::Key_B, [this] { m_actions.putBest(); }}},
+             QT_TRANSLATE_NOOP("Help", "best banks"), QT_TRANSLATE_NOOP("Help", "best"));
+    keys.add({{Qt::Key_1, school(kBankSchools[0])},
+              {Qt::Key_2, school(kBankSchools[1])},
+              {Qt::Key_3, school(kBankSchools[2])}},
+             QT_TRANSLATE_NOOP("Help", "one bank a speed, a look, a scene"));
+    keys.add({{Qt::Key_W, [this] { m_actions.noteWritten(m_board->target()); }}},
+             QT_TRANSLATE_NOOP("Help", "the bank is written into the camera"),
+             QT_TRANSLATE_NOOP("Help", "written"));
+    keys.add({{Qt::Key_E, [this] { editRecord(); }}},
+             QT_TRANSLATE_NOOP("Help", "note other settings of the body"),
+             QT_TRANSLATE_NOOP("Help", "note settings"));
+    keys.add({{Qt::Key_D, sheet("record-card")}},
+             QT_TRANSLATE_NOOP("Help", "what differs between body and plan"),
+             QT_TRANSLATE_NOOP("Help", "differs"));
+    keys.add({{Qt::Key_Space, [this] { m_checks->setFocus(); }}},
+             QT_TRANSLATE_NOOP("Help", "go to the checks, which Space ticks"),
+             QT_TRANSLATE_NOOP("Help", "tick"));
+    keys.add({{Qt::Key_N, [this] { beginAgain(); }}},
+             QT_TRANSLATE_NOOP("Help", "begin the checks again, for the next take"),
+             QT_TRANSLATE_NOOP("Help", "again"));
+    keys.add({{Qt::Key_S, [this] { m_borrowed->toggle(); }}},
+             QT_TRANSLATE_NOOP("Help", "the list for a borrowed body in the place of the pre-roll"),
+             QT_TRANSLATE_NOOP("Help", "borrowed"));
+    keys.add({{Qt::Key_P, sheet("preroll-card")},
+              {Qt::Key_C, sheet("control-card")},
+              {Qt::Key_K, sheet("bank-card")}},
+             QT_TRANSLATE_NOOP("Help", "pre-roll, controls and banks as cards"));
+    keys.add({{Qt::Key_PageUp, [this] { stepCamera(-1); }},
+              {Qt::Key_PageDown, [this] { stepCamera(1); }}},
+             QT_TRANSLATE_NOOP("Help", "other camera"));
+    keys.include(m_plates->keys());
+    keys.include(m_checks->keys());
+}
+
+void BanksView::typeBank() {
+    m_bank->setFocus();
+    m_bank->selectAll();
 }
 
 void BanksView::settle() {
@@ -113,9 +155,7 @@ void BanksView::layOut() {
     column->addLayout(row);
     column->addWidget(m_board, 1);
     column->addWidget(m_scroll, 20);
-    column->addWidget(secondaryLabel(
-        tr("\u25c2 \u25b8 setup   \u25b4 \u25be bank   Return put it there   B best   W written   "
-           "E note settings   D differs   Space tick   N again   S borrowed")));
+    column->addWidget(hintLabel());
     auto* more = new MoreButton("banks-more");
     more->setMinimumWidth(64);
     head->addWidget(more);
@@ -194,15 +234,15 @@ void BanksView::wire() {
     });
     connect(m_board, &BankBoard::dropped, this, &BanksView::putTarget);
     connect(m_borrowed, &QPushButton::toggled, this, &BanksView::refreshChecks);
-    connect(m_checks, &CheckList::ticked, this, &BanksView::tick);
-    connect(m_checks, &CheckList::currentAt, this, [this](QRect row) {
+    connect(m_checks, &PickCanvas::picked, this, &BanksView::tick);
+    connect(m_checks, &PickCanvas::currentAt, this, [this](QRect row) {
         const auto at = m_checks->mapTo(m_scroll->widget(), row.center());
         m_scroll->ensureVisible(at.x(), at.y(), 20, 30);
     });
-    connect(m_plates, &ControlPlates::asked, this, [this](int control) {
+    connect(m_plates, &PickCanvas::picked, this, [this](int control) {
         auto* menu = functionMenu(control);
         menu->setAttribute(Qt::WA_DeleteOnClose);
-        menu->popup(m_plates->mapToGlobal(m_plates->plateBox(control).bottomLeft().toPoint()));
+        menu->popup(m_plates->mapToGlobal(m_plates->itemBox(control).bottomLeft().toPoint()));
     });
 }
 
@@ -339,62 +379,6 @@ void BanksView::showEvent(QShowEvent*) {
 
 void BanksView::hideEvent(QHideEvent*) {
     m_actions.planner().setActive(false);
-}
-
-void BanksView::keyPressEvent(QKeyEvent* event) {
-    if (event->modifiers() & (Qt::ControlModifier | Qt::AltModifier))
-        return QWidget::keyPressEvent(event);
-    const auto sheet = [this](const char* name) { emit sheetRequested(QLatin1String(name)); };
-    switch (event->key()) {
-    case Qt::Key_Left:
-        return stepSetup(-1);
-    case Qt::Key_Right:
-        return stepSetup(1);
-    case Qt::Key_Up:
-        return m_board->stepTarget(-1);
-    case Qt::Key_Down:
-        return m_board->stepTarget(1);
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-        return putTarget(m_board->target());
-    case Qt::Key_Delete:
-        return putTarget(-1);
-    case Qt::Key_B:
-        return m_actions.putBest();
-    case Qt::Key_1:
-    case Qt::Key_2:
-    case Qt::Key_3:
-        return m_actions.putSchool(
-            kBankSchools[static_cast<std::size_t>(event->key() - Qt::Key_1)]);
-    case Qt::Key_W:
-        return m_actions.noteWritten(m_board->target());
-    case Qt::Key_E:
-        return editRecord();
-    case Qt::Key_D:
-        return sheet("record-card");
-    case Qt::Key_P:
-        return sheet("preroll-card");
-    case Qt::Key_C:
-        return sheet("control-card");
-    case Qt::Key_K:
-        return sheet("bank-card");
-    case Qt::Key_N:
-        return beginAgain();
-    case Qt::Key_S:
-        return m_borrowed->toggle();
-    case Qt::Key_Space:
-        m_checks->setFocus();
-        return;
-    case Qt::Key_F2:
-        m_bank->setFocus();
-        return m_bank->selectAll();
-    case Qt::Key_PageUp:
-        return stepCamera(-1);
-    case Qt::Key_PageDown:
-        return stepCamera(1);
-    default:
-        QWidget::keyPressEvent(event);
-    }
 }
 
 } // namespace bslate::app

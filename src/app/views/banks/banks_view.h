@@ -26,7 +26,6 @@ class BanksView : public StepView {
 public:
     BanksView(BankActions& actions, const Style& style, QWidget* parent = nullptr);
 
-    [[nodiscard]] std::span<const KeyLine> keys() const override;
     void settle() override;
 
     [[nodiscard]] BankBoard& board() { return *m_board; }
@@ -47,12 +46,12 @@ public:
     void askWriteRecord();
 
 protected:
-    void keyPressEvent(QKeyEvent* event) override;
     void showEvent(QShowEvent* event) override;
     void hideEvent(QHideEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
+    void addKeys();
     [[nodiscard]] const BanksInView* settled() const;
     void layOut();
     void layOutLower();
@@ -60,6 +59,7 @@ private:
     void addMore(MoreButton& more);
     void refresh();
     void fitLower(); ///< what the checks do not need is the threads'
+    void typeBank();
     void stepSetup(int by);
     void stepCamera(int by);
     void putTarget(int bank);

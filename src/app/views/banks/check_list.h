@@ -1,9 +1,7 @@
 #pragma once
 
-#include "app/style/style.h"
+#include "app/widgets/pick_canvas.h"
 #include "core/banks/preroll.h"
-
-#include <QWidget>
 
 namespace bslate::app {
 
@@ -17,8 +15,8 @@ struct CheckListContent {
 };
 
 /// Checks in two columns, ticked in place: a ringed tick for what was looked at, an open box for
-/// what was not, a triangle for what has changed since.
-class CheckList : public QWidget {
+/// what was not, a triangle for what has changed since. Picking one ticks it.
+class CheckList : public PickCanvas {
     Q_OBJECT
 
 public:
@@ -26,37 +24,25 @@ public:
 
     void show(CheckListContent content);
     [[nodiscard]] const CheckListContent& content() const { return m_content; }
-    [[nodiscard]] int current() const { return m_current; }
-    void setCurrent(int check);
-    [[nodiscard]] QRectF rowBox(int check) const;
+
+    [[nodiscard]] int itemCount() const override;
+    [[nodiscard]] QRectF itemBox(int check) const override;
+    [[nodiscard]] QString itemWords(int check) const override;
 
     QSize sizeHint() const override;
     QSize minimumSizeHint() const override { return {400, sizeHint().height()}; }
 
-signals:
-    void ticked(int check);
-    void currentAt(QRect row); ///< to be kept in view
-
 protected:
+    [[nodiscard]] QString emptyWords() const override { return m_content.empty; }
     void paintEvent(QPaintEvent* event) override;
-    void keyPressEvent(QKeyEvent* event) override;
-    void mousePressEvent(QMouseEvent* event) override;
-    void focusInEvent(QFocusEvent* event) override;
-    void focusOutEvent(QFocusEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
-    bool event(QEvent* event) override;
 
 private:
-    [[nodiscard]] int count() const;
-    [[nodiscard]] int besideOf(int check, int by) const; ///< in the other column
     void arrange(int width);
-    [[nodiscard]] QString wordsOf(int check) const;
     void paintMark(QPainter& painter, const QRectF& box, TickState state) const;
-    void tell();
+    void paintCheck(QPainter& painter, const QRectF& row, const Check& check) const;
 
-    const Style& m_style;
     CheckListContent m_content;
-    int m_current = 0;
     std::vector<QRectF> m_boxes; ///< two lines high where a text needs them
     double m_height = 0;
 };

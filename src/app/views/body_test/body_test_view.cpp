@@ -21,7 +21,6 @@
 #include <QLineEdit>
 #include <QPlainTextEdit>
 #include <QPushButton>
-#include <QShortcut>
 #include <QVBoxLayout>
 
 #include <algorithm>
@@ -56,22 +55,13 @@ BodyTestView::BodyTestView(ProfileActions& actions, const Style& style, QWidget*
     page->addWidget(m_finding);
     row->addLayout(page, 1);
     setFocusProxy(m_readings);
-    const auto shortcut = [this](const char* keys, auto act) {
-        auto* made = new QShortcut(QKeySequence(QString::fromLatin1(keys)), this);
-        made->setContext(Qt::WidgetWithChildrenShortcut);
-        connect(made, &QShortcut::activated, this, act);
-    };
-    shortcut("Ctrl+Return", [this] { fit(); });
-    shortcut("Ctrl+K", [this] { keep(); });
+    keyTable().add({{Qt::CTRL | Qt::Key_Return, [this] { fit(); }}},
+                   QT_TRANSLATE_NOOP("Help", "fit the readings"));
+    keyTable().add({{Qt::CTRL | Qt::Key_K, [this] { keep(); }}},
+                   QT_TRANSLATE_NOOP("Help", "keep the measured profile"));
+    keyTable().makeShortcuts(*this);
     connect(&actions.document(), &ShootDocument::changed, this, &BodyTestView::refresh);
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
-}
-
-std::span<const KeyLine> BodyTestView::keys() const {
-    static constexpr KeyLine kKeys[] = {
-        {"Ctrl+Return, Ctrl+K",
-         QT_TRANSLATE_NOOP("Help", "fit the readings, keep the measured profile")}};
-    return kKeys;
 }
 
 void BodyTestView::settle() {

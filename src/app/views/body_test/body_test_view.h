@@ -26,7 +26,6 @@ class BodyTestView : public StepView {
 public:
     BodyTestView(ProfileActions& actions, const Style& style, QWidget* parent = nullptr);
 
-    [[nodiscard]] std::span<const KeyLine> keys() const override;
     void settle() override;
 
     void refresh();

@@ -10,7 +10,6 @@
 #include "core/shoot/scene_line_text.h"
 
 #include <QCheckBox>
-#include <QKeyEvent>
 #include <QLabel>
 #include <QPushButton>
 #include <QScrollArea>
@@ -50,6 +49,9 @@ BriefView::BriefView(Actions& actions, const Style& style, QWidget* parent)
                         "or a word such as overcast, becomes its light."))) {
     setObjectName(QStringLiteral("brief-view"));
     setFocusPolicy(Qt::StrongFocus);
+    keyTable().include(m_days->keys());
+    keyTable().add({{Qt::Key_Insert, [this] { scene() ? addPatch() : beginScene(); }}},
+                   QT_TRANSLATE_NOOP("Help", "add a patch; without a scene, type one"));
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 12, 16, 10);
     column->setSpacing(8);
@@ -79,13 +81,6 @@ BriefView::BriefView(Actions& actions, const Style& style, QWidget* parent)
     refresh();
 }
 
-std::span<const KeyLine> BriefView::keys() const {
-    static constexpr KeyLine kKeys[] = {
-        {"arrows, Return, Delete",
-         QT_TRANSLATE_NOOP("Help", "choose a scene, rewrite its line, delete it")}};
-    return kKeys;
-}
-
 QWidget* BriefView::buildDays() {
     m_daysScroll = new QScrollArea;
     m_daysScroll->setWidget(m_days);
@@ -95,7 +90,7 @@ QWidget* BriefView::buildDays() {
     m_daysScroll->viewport()->setAutoFillBackground(false);
     m_days->setAutoFillBackground(false);
     connect(m_days, &DaysBand::selected, this, &BriefView::select);
-    connect(m_days, &DaysBand::selectedAt, this, [this](const QRect& slate) {
+    connect(m_days, &PickCanvas::currentAt, this, [this](QRect slate) {
         m_daysScroll->ensureVisible(slate.center().x(), slate.center().y(), slate.width() / 2,
                                     slate.height() / 2);
     });
@@ -293,12 +288,6 @@ void BriefView::focusInEvent(QFocusEvent* event) {
     StepView::focusInEvent(event);
     if (m_actions.document().shoot().scenes.empty())
         beginScene();
-}
-
-void BriefView::keyPressEvent(QKeyEvent* event) {
-    if (event->key() == Qt::Key_Insert)
-        return scene() ? addPatch() : beginScene();
-    QWidget::keyPressEvent(event);
 }
 
 } // namespace bslate::app

@@ -30,13 +30,10 @@ public:
     /// Puts the cursor where a scene is typed; what stands there already stays.
     void beginScene();
 
-    [[nodiscard]] std::span<const KeyLine> keys() const override;
-
     void refresh();
     [[nodiscard]] const QString& sceneId() const { return m_sceneId; }
 
 protected:
-    void keyPressEvent(QKeyEvent* event) override;
     void focusInEvent(QFocusEvent* event) override;
     void showEvent(QShowEvent* event) override;
 

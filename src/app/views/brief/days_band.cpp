@@ -2,13 +2,10 @@
 
 #include "app/document/text.h"
 #include "app/style/marks.h"
-#include "app/widgets/painted_access.h"
 #include "core/light/metering.h"
 #include "core/quantity/print.h"
 #include "core/shoot/scene_words.h"
 
-#include <QKeyEvent>
-#include <QMouseEvent>
 #include <QPainter>
 
 #include <algorithm>
@@ -51,28 +48,43 @@ QStringList needsOf(const Scene& scene) {
 }
 
 DaysBand::DaysBand(const Style& style, QWidget* parent)
-    : QWidget(parent)
-    , m_style(style) {
-    setObjectName(QStringLiteral("days-band"));
-    setFocusPolicy(Qt::StrongFocus);
-    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+    : PickCanvas(style, "days-band", Order::Across, Click::Moves,
+                 {QT_TRANSLATE_NOOP("Help", "choose a scene")}, parent) {
+    addPick({Qt::Key_Return, Qt::Key_F2}, QT_TRANSLATE_NOOP("Help", "rewrite the scene's line"));
+    keyTable().add({{Qt::Key_Delete, [this] { emit deleteRequested(m_selected); }}},
+                   QT_TRANSLATE_NOOP("Help", "delete the scene"));
+    connect(this, &PickCanvas::moved, this, [this](int slate) { emit selected(idOf(slate)); });
+    connect(this, &PickCanvas::picked, this, [this] { emit editRequested(m_selected); });
+    setSpoken(QAccessible::List, tr("Days and scenes"),
+              tr("Arrows choose a scene, Return edits its line, Delete removes it"));
 }
 
 void DaysBand::show(std::shared_ptr<const Shoot> shoot, const QString& selectedScene) {
     m_shoot = std::move(shoot);
     m_selected = selectedScene;
     arrange();
-    const auto* scene = findScene(*m_shoot, fromQt(m_selected));
-    const auto* grey = scene ? greyCard(*scene) : nullptr;
-    describe(*this, QAccessible::List, tr("Days and scenes"),
-             scene ? tr("Day %1, %2, %3, %4")
-                         .arg(scene->day)
-                         .arg(toQt(scene->name), grey ? toQt(print(grey->reading)) : QString(),
-                              needsOf(*scene).join(QStringLiteral(", ")))
-                   : tr("no scene"),
-             tr("Arrows choose a scene, Return edits its line, Delete removes it"));
-    updateGeometry();
-    update();
+    int chosen = 0;
+    for (int i = 0; i < itemCount(); ++i)
+        if (idOf(i) == m_selected)
+            chosen = i;
+    itemsChanged(chosen);
+}
+
+QString DaysBand::idOf(int slate) const {
+    return toQt(m_slates[static_cast<std::size_t>(slate)].scene->id);
+}
+
+QRectF DaysBand::itemBox(int slate) const {
+    return m_slates[static_cast<std::size_t>(slate)].box;
+}
+
+QString DaysBand::itemWords(int slate) const {
+    const auto& scene = *m_slates[static_cast<std::size_t>(slate)].scene;
+    const auto* grey = greyCard(scene);
+    return tr("Day %1, %2, %3, %4")
+        .arg(scene.day)
+        .arg(toQt(scene.name), grey ? toQt(print(grey->reading)) : QString(),
+             needsOf(scene).join(QStringLiteral(", ")));
 }
 
 void DaysBand::arrange() {
@@ -134,70 +146,8 @@ QRectF DaysBand::boxOf(const QString& sceneId) const {
     return {};
 }
 
-int DaysBand::indexAt(QPointF point) const {
-    for (std::size_t i = 0; i < m_slates.size(); ++i)
-        if (m_slates[i].box.contains(point))
-            return static_cast<int>(i);
-    return -1;
-}
-
-int DaysBand::current() const {
-    for (std::size_t i = 0; i < m_slates.size(); ++i)
-        if (toQt(m_slates[i].scene->id) == m_selected)
-            return static_cast<int>(i);
-    return -1;
-}
-
-void DaysBand::choose(int index) {
-    if (index < 0 || index >= static_cast<int>(m_slates.size()))
-        return;
-    const auto& slate = m_slates[static_cast<std::size_t>(index)];
-    emit selectedAt(slate.box.toAlignedRect());
-    emit selected(toQt(slate.scene->id));
-}
-
-void DaysBand::keyPressEvent(QKeyEvent* event) {
-    const int now = current();
-    if (event->modifiers() & (Qt::ControlModifier | Qt::AltModifier) || now < 0)
-        return QWidget::keyPressEvent(event);
-    const auto below = [&](int step) {
-        const auto& from = m_slates[static_cast<std::size_t>(now)].box;
-        const int next = indexAt(from.center() + QPointF(0, step * kRow));
-        choose(next >= 0 ? next : now + step);
-    };
-    switch (event->key()) {
-    case Qt::Key_Left:
-        return choose(now - 1);
-    case Qt::Key_Right:
-        return choose(now + 1);
-    case Qt::Key_Up:
-        return below(-1);
-    case Qt::Key_Down:
-        return below(1);
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-    case Qt::Key_F2:
-        emit editRequested(m_selected);
-        return;
-    case Qt::Key_Delete:
-        emit deleteRequested(m_selected);
-        return;
-    default:
-        QWidget::keyPressEvent(event);
-    }
-}
-
-void DaysBand::mousePressEvent(QMouseEvent* event) {
-    choose(indexAt(event->position()));
-}
-
-void DaysBand::mouseDoubleClickEvent(QMouseEvent* event) {
-    if (indexAt(event->position()) >= 0)
-        emit editRequested(m_selected);
-}
-
 void DaysBand::paintLight(QPainter& painter, const QRectF& area, const Scene& scene) const {
-    const auto& t = m_style.colours();
+    const auto& t = style().colours();
     const auto* grey = greyCard(scene);
     if (!grey)
         return;
@@ -220,7 +170,7 @@ void DaysBand::paintLight(QPainter& painter, const QRectF& area, const Scene& sc
 }
 
 void DaysBand::paintSlate(QPainter& painter, const Slate& slate) const {
-    const auto& t = m_style.colours();
+    const auto& t = style().colours();
     const auto& scene = *slate.scene;
     const bool chosen = toQt(scene.id) == m_selected;
     drawBlock(painter, slate.box, chosen ? t.raised : t.deep, chosen ? t.marigold : t.line,
@@ -264,7 +214,7 @@ void DaysBand::paintSlate(QPainter& painter, const Slate& slate) const {
 
 void DaysBand::paintEvent(QPaintEvent*) {
     QPainter painter(this);
-    const auto& t = m_style.colours();
+    const auto& t = style().colours();
     for (std::size_t row = 0; row < m_days.size(); ++row) {
         const QRectF head(0, static_cast<double>(row) * kRow, kDayHead - 8, kRow - kGap);
         painter.setFont(Style::font(TextRole::Head));

@@ -1,9 +1,7 @@
 #pragma once
 
-#include "app/style/style.h"
+#include "app/widgets/pick_canvas.h"
 #include "core/shoot/shoot.h"
-
-#include <QWidget>
 
 #include <memory>
 
@@ -11,7 +9,7 @@ namespace bslate::app {
 
 /// The days of the shoot as bands of scenes: each scene a slate with its light drawn on a log
 /// scale (sloping when it changes, dashed while it is only an estimate) and its needs in words.
-class DaysBand : public QWidget {
+class DaysBand : public PickCanvas {
     Q_OBJECT
 
 public:
@@ -22,6 +20,9 @@ public:
     QSize sizeHint() const override;
     QSize minimumSizeHint() const override;
 
+    [[nodiscard]] int itemCount() const override { return static_cast<int>(m_slates.size()); }
+    [[nodiscard]] QRectF itemBox(int slate) const override;
+    [[nodiscard]] QString itemWords(int slate) const override;
     /// Where a scene's slate is drawn, for tests; empty when it is not there.
     [[nodiscard]] QRectF boxOf(const QString& sceneId) const;
 
@@ -29,13 +30,10 @@ signals:
     void selected(const QString& sceneId);
     void editRequested(const QString& sceneId); ///< its line
     void deleteRequested(const QString& sceneId);
-    void selectedAt(const QRect& slate);
 
 protected:
+    [[nodiscard]] QString emptyWords() const override { return tr("no scene"); }
     void paintEvent(QPaintEvent* event) override;
-    void keyPressEvent(QKeyEvent* event) override;
-    void mousePressEvent(QMouseEvent* event) override;
-    void mouseDoubleClickEvent(QMouseEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
 
 private:
@@ -44,13 +42,10 @@ private:
         QRectF box;
     };
     void arrange();
-    void choose(int index);
-    [[nodiscard]] int indexAt(QPointF point) const;
-    [[nodiscard]] int current() const;
+    [[nodiscard]] QString idOf(int slate) const;
     void paintSlate(QPainter& painter, const Slate& slate) const;
     void paintLight(QPainter& painter, const QRectF& area, const Scene& scene) const;
 
-    const Style& m_style;
     std::shared_ptr<const Shoot> m_shoot;
     QString m_selected;
     std::vector<Slate> m_slates; ///< by day, then start, then the shoot's order

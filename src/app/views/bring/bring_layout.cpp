@@ -117,7 +117,6 @@ QWidget* BringView::buildLines() {
     m_understood->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     column->addWidget(m_understood, 3);
     connect(m_understood, &QListWidget::itemActivated, this, &BringView::chooseReading);
-    m_understood->installEventFilter(this);
     return page;
 }
 
@@ -150,8 +149,8 @@ QWidget* BringView::buildFound() {
     m_keep->setToolTip(tr("so that every new shoot begins with it"));
     m_keep->setChecked(true);
     column->addLayout(row);
-    connect(m_lattice, &SeenLattice::moved, this, &BringView::showCell);
-    connect(m_lattice, &SeenLattice::numberWanted, m_cell, &CellEditor::typeNumber);
+    connect(m_lattice, &PickCanvas::moved, this, &BringView::showCell);
+    connect(m_lattice, &PickCanvas::picked, m_cell, &CellEditor::typeNumber);
     connect(m_cell, &CellEditor::edited, this, &BringView::edit);
     connect(m_cell, &CellEditor::rateAdded, this, &BringView::addRate);
     connect(m_name, &QLineEdit::editingFinished, this, [this] { commit(tr("Name")); });

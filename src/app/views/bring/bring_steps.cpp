@@ -109,7 +109,7 @@ void BringView::hideEvent(QHideEvent* event) {
     m_steps.setActive(false);
 }
 
-// The text's own undo would know nothing of the other steps; Delete takes a clip or a line out.
+// The text's own undo would know nothing of the other steps.
 bool BringView::eventFilter(QObject* watched, QEvent* event) {
     if (watched == m_table && event->type() == QEvent::ShortcutOverride) {
         const auto* key = static_cast<QKeyEvent*>(event);
@@ -117,11 +117,6 @@ bool BringView::eventFilter(QObject* watched, QEvent* event) {
             event->ignore();
             return true;
         }
-    }
-    if (watched == m_understood && event->type() == QEvent::KeyPress &&
-        static_cast<QKeyEvent*>(event)->key() == Qt::Key_Delete) {
-        takeOut();
-        return true;
     }
     return StepView::eventFilter(watched, event);
 }

@@ -59,6 +59,7 @@ BringView::BringView(KitActions& actions, MyKit& mine, const Style& style, QWidg
     , m_take(new QPushButton(tr("Ta&ke into the kit")))
     , m_reading(io::ClipDepth::Facts) {
     setObjectName(QStringLiteral("bring-view"));
+    addKeys();
     m_ask = [this] { return askOpenPaths(this, tr("Clips of the camera")); };
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 14, 16, 10);
@@ -77,23 +78,21 @@ BringView::BringView(KitActions& actions, MyKit& mine, const Style& style, QWidg
     showUsual();
 }
 
-std::span<const KeyLine> BringView::keys() const {
-    static constexpr KeyLine kKeys[] = {
-        {"Alt+C, Alt+A", QT_TRANSLATE_NOOP("Help", "add clips; begin again")},
-        {"Arrows, Return", QT_TRANSLATE_NOOP("Help", "choose a cell, type its bit rate")},
-        {"Alt+U, Alt+O, Alt+P, Alt+M",
-         QT_TRANSLATE_NOOP("Help", "sound, autofocus, crop and limit of the cell")},
-        {"Alt+R", QT_TRANSLATE_NOOP("Help", "for the whole row of the cell")},
-        {"Alt+F, Alt+I, Alt+B",
-         QT_TRANSLATE_NOOP("Help", "what it starts from; its modes, its body")},
-        {"Alt+Y, Alt+K",
-         QT_TRANSLATE_NOOP("Help", "into My kit too; take the camera into the kit")},
-        {"Alt+D", QT_TRANSLATE_NOOP("Help", "add a row, or a rate")},
-        {"Delete, Alt+T", QT_TRANSLATE_NOOP("Help", "take the chosen clip or line out")},
-        {"Ctrl+Z, Ctrl+Shift+Z, Backspace",
-         QT_TRANSLATE_NOOP("Help", "undo and redo on this page; undo on the lattice")},
-        {"Escape", QT_TRANSLATE_NOOP("Help", "stop reading clips")}};
-    return kKeys;
+void BringView::addKeys() {
+    auto& keys = keyTable();
+    keys.include(m_lattice->keys());
+    keys.add({{Qt::Key_Delete, [this] { return !m_lattice->hasFocus() && (takeOut(), true); }}},
+             QT_TRANSLATE_NOOP("Help", "the chosen clip or line of what was understood goes out"));
+    keys.add({{Qt::Key_Backspace,
+               [this] {
+                   m_steps.canUndo()
+                       ? m_steps.undo()
+                       : refused(tr("There is nothing to step back to on this page."));
+               }}},
+             QT_TRANSLATE_NOOP("Help", "undo, while the lattice has the focus"));
+    keys.add(
+        {{Qt::Key_Escape, [this] { return m_reading.isRunning() && (m_reading.stop(), true); }}},
+        QT_TRANSLATE_NOOP("Help", "stop reading clips"));
 }
 
 // What is usual of a body, and the cameras there are.
@@ -283,15 +282,6 @@ void BringView::take() {
     if (m_keep->isChecked())
         m_mine.keep({{KitPart::Camera, toQt(camera->id)}});
     emit brought(toQt(camera->id));
-}
-
-void BringView::keyPressEvent(QKeyEvent* event) {
-    if (event->key() == Qt::Key_Escape && m_reading.isRunning())
-        return m_reading.stop();
-    if (event->key() == Qt::Key_Backspace)
-        return m_steps.canUndo() ? m_steps.undo()
-                                 : refused(tr("There is nothing to step back to on this page."));
-    StepView::keyPressEvent(event);
 }
 
 } // namespace bslate::app

@@ -34,7 +34,6 @@ class BringView : public StepView {
 public:
     BringView(KitActions& actions, MyKit& mine, const Style& style, QWidget* parent = nullptr);
 
-    [[nodiscard]] std::span<const KeyLine> keys() const override;
     void settle() override;
 
     /// Reads clips in the background, one after the other; text is added to the table.
@@ -56,12 +55,12 @@ signals:
     void brought(const QString& camera);
 
 protected:
-    void keyPressEvent(QKeyEvent* event) override;
     void showEvent(QShowEvent* event) override;
     void hideEvent(QHideEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
+    void addKeys();
     QWidget* buildSources();
     [[nodiscard]] QWidget* buildLines();
     [[nodiscard]] QWidget* buildBody();

@@ -2,13 +2,11 @@
 
 #include "app/document/text.h"
 #include "app/style/marks.h"
-#include "app/widgets/painted_access.h"
 #include "core/clip/clip_print.h"
 #include "core/quantity/number_text.h"
 #include "core/quantity/print.h"
 #include "core/quantity/print_gear.h"
 
-#include <QKeyEvent>
 #include <QPainter>
 
 #include <algorithm>
@@ -68,68 +66,65 @@ QString costsOf(const ModeLine& mode) {
 } // namespace
 
 SeenLattice::SeenLattice(const Style& style, QWidget* parent)
-    : QWidget(parent)
-    , m_style(style) {
-    setObjectName(QStringLiteral("seen-lattice"));
-    setFocusPolicy(Qt::StrongFocus);
-    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+    : PickCanvas(style, "seen-lattice", Order::Grid, Click::Moves,
+                 {QT_TRANSLATE_NOOP("Help", "choose a cell")}, parent) {
+    addPick({Qt::Key_Return}, QT_TRANSLATE_NOOP("Help", "type the bit rate of the cell"));
+    setSpoken(QAccessible::Table, tr("Recording modes found"),
+              tr("Arrow keys choose a cell, Return types its bit rate"));
 }
 
 void SeenLattice::show(OwnLattice lattice) {
-    const auto rateBefore = rate();
+    auto wanted = rate();
+    auto row = static_cast<std::size_t>(current() / std::max(1, columns()));
+    auto column = static_cast<std::size_t>(current() % std::max(1, columns()));
     m_own = std::move(lattice);
-    int row = m_row, column = m_column;
-    auto wanted = rateBefore;
     if (m_follow) {
         const auto [mode, at] = placeOf(*m_follow);
         wanted = at;
         for (std::size_t r = 0; r < m_own.modes.size(); ++r)
             if (areOfOneFormat(m_own.modes[r].line, mode) &&
                 marksOf(m_own.modes[r].line) == marksOf(mode))
-                row = static_cast<int>(r);
+                row = r;
     }
     for (std::size_t c = 0; c < m_own.rates.size(); ++c)
         if (wanted == m_own.rates[c])
-            column = static_cast<int>(c);
+            column = c;
     m_follow.reset();
-    moveTo(row, column);
+    row = std::min(row, m_own.modes.empty() ? 0 : m_own.modes.size() - 1);
+    column = std::min(column, m_own.rates.empty() ? 0 : m_own.rates.size() - 1);
+    setMinimumHeight(
+        static_cast<int>(kHead + kRow * std::max<double>(3, double(m_own.modes.size()))));
+    setCurrent(static_cast<int>(row * m_own.rates.size() + column));
 }
 
 const SeenMode* SeenLattice::mode() const {
-    return m_own.modes.empty() ? nullptr : &m_own.modes[static_cast<std::size_t>(m_row)];
+    return itemCount() == 0 ? nullptr
+                            : &m_own.modes[static_cast<std::size_t>(current() / columns())];
 }
 
 std::optional<FrameRate> SeenLattice::rate() const {
-    return m_own.rates.empty() ? std::optional<FrameRate>()
-                               : m_own.rates[static_cast<std::size_t>(m_column)];
+    return itemCount() == 0 ? std::optional<FrameRate>()
+                            : m_own.rates[static_cast<std::size_t>(current() % columns())];
 }
 
-void SeenLattice::moveTo(int row, int column) {
-    m_row = std::clamp(row, 0, std::max(0, static_cast<int>(m_own.modes.size()) - 1));
-    m_column = std::clamp(column, 0, std::max(0, static_cast<int>(m_own.rates.size()) - 1));
-    setMinimumHeight(
-        static_cast<int>(kHead + kRow * std::max<double>(3, double(m_own.modes.size()))));
-    tell();
-    update();
-    emit moved();
+int SeenLattice::itemCount() const {
+    return static_cast<int>(m_own.modes.size() * m_own.rates.size());
 }
 
-void SeenLattice::tell() {
-    QString cell = tr("none yet");
-    if (const auto* chosen = mode()) {
-        const auto bits = bitRateAt(chosen->line, *rate());
-        cell = tr("%1 %2 at %3: %4")
-                   .arg(toQt(print(chosen->line.frame)), formatOf(chosen->line),
-                        toQt(print(*rate())), bits ? toQt(print(*bits)) : tr("not recorded"));
-    }
-    describe(*this, QAccessible::Table, tr("Recording modes found"), cell,
-             tr("Arrow keys choose a cell, Return types its bit rate"));
+QString SeenLattice::itemWords(int item) const {
+    const auto& line = m_own.modes[static_cast<std::size_t>(item / columns())].line;
+    const auto rate = m_own.rates[static_cast<std::size_t>(item % columns())];
+    const auto bits = bitRateAt(line, rate);
+    return tr("%1 %2 at %3: %4")
+        .arg(toQt(print(line.frame)), formatOf(line), toQt(print(rate)),
+             bits ? toQt(print(*bits)) : tr("not recorded"));
 }
 
-QRectF SeenLattice::boxOf(int row, int column) const {
-    const double wide =
-        std::min(kWidest, (width() - kNames) / std::max<double>(1, double(m_own.rates.size())));
-    return {kNames + column * wide + 1, kHead + row * kRow + 1, wide - 2, kRow - 2};
+QRectF SeenLattice::itemBox(int item) const {
+    const int count = std::max(1, columns());
+    const double wide = std::min(kWidest, (width() - kNames) / count);
+    const int row = item / count;
+    return {kNames + (item % count) * wide + 1, kHead + row * kRow + 1, wide - 2, kRow - 2};
 }
 
 QString SeenLattice::groundText(const CellGround& ground) const {
@@ -143,11 +138,12 @@ QString SeenLattice::groundText(const CellGround& ground) const {
                            : QString();
 }
 
-void SeenLattice::paintCell(QPainter& painter, int row, int column) const {
-    const auto& t = m_style.colours();
-    const auto r = static_cast<std::size_t>(row), c = static_cast<std::size_t>(column);
-    const bool chosen = row == m_row && column == m_column;
-    const auto box = boxOf(row, column);
+void SeenLattice::paintCell(QPainter& painter, int item) const {
+    const auto& t = style().colours();
+    const auto r = static_cast<std::size_t>(item / columns()),
+               c = static_cast<std::size_t>(item % columns());
+    const bool chosen = item == current();
+    const auto box = itemBox(item);
     drawBlock(painter, box, t.deep, chosen ? (hasFocus() ? t.marigold : t.muted) : QColor(),
               chosen ? 2 : 0);
     const auto bits = bitRateAt(m_own.modes[r].line, m_own.rates[c]);
@@ -171,7 +167,7 @@ void SeenLattice::paintCell(QPainter& painter, int row, int column) const {
 void SeenLattice::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
-    const auto& t = m_style.colours();
+    const auto& t = style().colours();
     if (m_own.modes.empty()) {
         painter.setPen(t.muted);
         painter.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
@@ -182,71 +178,33 @@ void SeenLattice::paintEvent(QPaintEvent*) {
     painter.setPen(t.muted);
     painter.drawText(QRectF(0, 0, kNames - 8, kHead), Qt::AlignVCenter, tr("Mb/s"));
     for (std::size_t c = 0; c < m_own.rates.size(); ++c) {
-        auto head = boxOf(0, static_cast<int>(c));
+        auto head = itemBox(static_cast<int>(c));
         head.setRect(head.left(), 0, head.width(), kHead);
         painter.drawText(head, Qt::AlignCenter, toQt(print(m_own.rates[c])));
     }
-    for (std::size_t r = 0; r < m_own.modes.size(); ++r) {
-        const auto& line = m_own.modes[r].line;
-        const double top = kHead + double(r) * kRow;
-        painter.setFont(Style::font(TextRole::Body));
-        painter.setPen(t.ink);
-        const QString costs = costsOf(line);
-        const double lift = costs.isEmpty() ? 0 : 6;
-        painter.drawText(QRectF(0, top + 6 - lift, kNames - 8, 18), Qt::AlignVCenter,
-                         elided(toQt(print(line.frame)), painter.font(), kNames - 8));
-        painter.setFont(Style::font(TextRole::Secondary));
-        painter.setPen(t.muted);
-        painter.drawText(QRectF(0, top + 24 - lift * 1.4, kNames - 8, 18), Qt::AlignVCenter,
-                         elided(formatOf(line), painter.font(), kNames - 8));
-        painter.setPen(t.marigold);
-        painter.drawText(QRectF(0, top + 31, kNames - 8, 14), Qt::AlignVCenter,
-                         elided(costs, painter.font(), kNames - 8));
-        for (std::size_t c = 0; c < m_own.rates.size(); ++c)
-            paintCell(painter, static_cast<int>(r), static_cast<int>(c));
-    }
+    for (std::size_t r = 0; r < m_own.modes.size(); ++r)
+        paintRow(painter, r);
+    for (int item = 0; item < itemCount(); ++item)
+        paintCell(painter, item);
 }
 
-void SeenLattice::keyPressEvent(QKeyEvent* event) {
-    if (event->modifiers() & (Qt::ControlModifier | Qt::AltModifier))
-        return QWidget::keyPressEvent(event);
-    switch (event->key()) {
-    case Qt::Key_Left:
-        return moveTo(m_row, m_column - 1);
-    case Qt::Key_Right:
-        return moveTo(m_row, m_column + 1);
-    case Qt::Key_Up:
-        return moveTo(m_row - 1, m_column);
-    case Qt::Key_Down:
-        return moveTo(m_row + 1, m_column);
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-        return emit numberWanted();
-    default:
-        QWidget::keyPressEvent(event);
-    }
-}
-
-void SeenLattice::mousePressEvent(QMouseEvent* event) {
-    for (int row = 0; row < static_cast<int>(m_own.modes.size()); ++row)
-        for (int column = 0; column < static_cast<int>(m_own.rates.size()); ++column)
-            if (boxOf(row, column).contains(event->position()))
-                return moveTo(row, column);
-}
-
-void SeenLattice::mouseDoubleClickEvent(QMouseEvent* event) {
-    mousePressEvent(event);
-    emit numberWanted();
-}
-
-void SeenLattice::focusInEvent(QFocusEvent* event) {
-    QWidget::focusInEvent(event);
-    update();
-}
-
-void SeenLattice::focusOutEvent(QFocusEvent* event) {
-    QWidget::focusOutEvent(event);
-    update();
+void SeenLattice::paintRow(QPainter& painter, std::size_t row) const {
+    const auto& t = style().colours();
+    const auto& line = m_own.modes[row].line;
+    const double top = kHead + double(row) * kRow;
+    painter.setFont(Style::font(TextRole::Body));
+    painter.setPen(t.ink);
+    const QString costs = costsOf(line);
+    const double lift = costs.isEmpty() ? 0 : 6;
+    painter.drawText(QRectF(0, top + 6 - lift, kNames - 8, 18), Qt::AlignVCenter,
+                     elided(toQt(print(line.frame)), painter.font(), kNames - 8));
+    painter.setFont(Style::font(TextRole::Secondary));
+    painter.setPen(t.muted);
+    painter.drawText(QRectF(0, top + 24 - lift * 1.4, kNames - 8, 18), Qt::AlignVCenter,
+                     elided(formatOf(line), painter.font(), kNames - 8));
+    painter.setPen(t.marigold);
+    painter.drawText(QRectF(0, top + 31, kNames - 8, 14), Qt::AlignVCenter,
+                     elided(costs, painter.font(), kNames - 8));
 }
 
 } // namespace bslate::app

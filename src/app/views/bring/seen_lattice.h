@@ -1,16 +1,13 @@
 #pragma once
 
-#include "app/style/style.h"
+#include "app/widgets/pick_canvas.h"
 #include "core/clip/own_camera.h"
-
-#include <QWidget>
 
 namespace bslate::app {
 
 /// The modes of a camera that is being brought in: formats down, rates across, in each cell its bit
-/// rate and what that rests on. Arrow keys or the mouse choose a cell; Return or a double click
-/// asks for its number.
-class SeenLattice : public QWidget {
+/// rate and what that rests on. Picking a cell asks for its number.
+class SeenLattice : public PickCanvas {
     Q_OBJECT
 
 public:
@@ -23,33 +20,26 @@ public:
     [[nodiscard]] const SeenMode* mode() const;
     [[nodiscard]] std::optional<FrameRate> rate() const;
     [[nodiscard]] const std::vector<SeenMode>& modes() const { return m_own.modes; }
-    [[nodiscard]] QRectF boxOf(int row, int column) const;
+
+    [[nodiscard]] int itemCount() const override;
+    [[nodiscard]] QRectF itemBox(int item) const override;
+    [[nodiscard]] QString itemWords(int item) const override;
 
     QSize sizeHint() const override { return {480, 300}; }
     QSize minimumSizeHint() const override { return {330, 160}; }
 
-signals:
-    void moved();
-    void numberWanted();
-
 protected:
+    [[nodiscard]] QString emptyWords() const override { return tr("none yet"); }
+    [[nodiscard]] int columns() const override { return static_cast<int>(m_own.rates.size()); }
     void paintEvent(QPaintEvent* event) override;
-    void keyPressEvent(QKeyEvent* event) override;
-    void mousePressEvent(QMouseEvent* event) override;
-    void mouseDoubleClickEvent(QMouseEvent* event) override;
-    void focusInEvent(QFocusEvent* event) override;
-    void focusOutEvent(QFocusEvent* event) override;
 
 private:
-    void moveTo(int row, int column);
-    void tell();
     [[nodiscard]] QString groundText(const CellGround& ground) const;
-    void paintCell(QPainter& painter, int row, int column) const;
+    void paintRow(QPainter& painter, std::size_t row) const;
+    void paintCell(QPainter& painter, int item) const;
 
-    const Style& m_style;
     OwnLattice m_own;
     std::optional<LatticeEdit> m_follow;
-    int m_row = 0, m_column = 0;
 };
 
 } // namespace bslate::app

@@ -7,13 +7,13 @@
 #include "app/views/cadence/speed_ruler.h"
 #include "app/views/cadence/time_strip.h"
 #include "app/widgets/value_block.h"
+#include "core/base/enumerated.h"
 #include "core/facts/evaluate.h"
 #include "core/facts/rate_steps.h"
 #include "core/quantity/parse.h"
 #include "core/quantity/print.h"
 
 #include <QComboBox>
-#include <QKeyEvent>
 #include <QLabel>
 #include <QScrollArea>
 #include <QVBoxLayout>
@@ -48,7 +48,6 @@ CadenceView::CadenceView(Actions& actions, const Style& style, QWidget* parent)
     , m_style(style)
     , m_title(new QLabel)
     , m_subtitle(new QLabel)
-    , m_hint(new QLabel)
     , m_school(new QComboBox)
     , m_payer(new QComboBox)
     , m_rate(new ValueBlock(
@@ -63,6 +62,7 @@ CadenceView::CadenceView(Actions& actions, const Style& style, QWidget* parent)
     , m_motion(new MotionPicture(style))
     , m_ruler(new SpeedRuler(style)) {
     setObjectName(QStringLiteral("cadence-view"));
+    addKeys();
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 14, 16, 10);
     column->setSpacing(8);
@@ -75,28 +75,62 @@ CadenceView::CadenceView(Actions& actions, const Style& style, QWidget* parent)
     setFocusPolicy(Qt::StrongFocus);
 }
 
-std::span<const KeyLine> CadenceView::keys() const {
-    static constexpr KeyLine kKeys[] = {
-        {"Left, Right, Up, Down",
-         QT_TRANSLATE_NOOP("Help", "shutter by clicks (Shift: ten), capture rate")},
-        {"S, H, O",
-         QT_TRANSLATE_NOOP("Help", "next safe shutter, the school's shutter, next school")},
-        {"A, R, L", QT_TRANSLATE_NOOP("Help", "type the shutter, the rate, a lamp")},
-        {"Space, Escape",
-         QT_TRANSLATE_NOOP("Help", "play the motion after a caution, keep it still")}};
-    return kKeys;
+void CadenceView::addKeys() {
+    auto& keys = keyTable();
+    auto& document = m_actions.document();
+    const auto shutter = [this](int by) {
+        return [this, by](bool ten) {
+            stepShutterBy(ten ? 10 * by : by, m_actions.document().value(), 0);
+        };
+    };
+    const auto rate = [this](int by) {
+        return [this, by] { stepRateBy(by, m_actions.document().value(), 0); };
+    };
+    keys.onlyWhile([&document] { return document.setup() != nullptr; });
+    keys.add({{Qt::Key_Left, shutter(-1)}, {Qt::Key_Right, shutter(1)}},
+             QT_TRANSLATE_NOOP("Help", "shutter by clicks of the camera (Shift: ten)"),
+             QT_TRANSLATE_NOOP("Help", "shutter"));
+    keys.add({{Qt::Key_Up, rate(1)}, {Qt::Key_Down, rate(-1)}},
+             QT_TRANSLATE_NOOP("Help", "capture rate"), QT_TRANSLATE_NOOP("Help", "rate"));
+    keys.add({{Qt::Key_S, [this] { nextSafe(); }}}, QT_TRANSLATE_NOOP("Help", "next safe shutter"),
+             QT_TRANSLATE_NOOP("Help", "next safe"));
+    keys.add({{Qt::Key_H, [this] { schoolsShutter(); }}},
+             QT_TRANSLATE_NOOP("Help", "the school's shutter"),
+             QT_TRANSLATE_NOOP("Help", "the school's angle"));
+    keys.add(
+        {{Qt::Key_O, [this, &document] { setSchool(nextOf(document.setup()->shutterSchool)); }}},
+        QT_TRANSLATE_NOOP("Help", "next school of the shutter"),
+        QT_TRANSLATE_NOOP("Help", "school"));
+    keys.add({{Qt::Key_A, [this] { m_shutter->type(); }}, {Qt::Key_R, [this] { m_rate->type(); }}},
+             QT_TRANSLATE_NOOP("Help", "type the shutter, the rate"),
+             QT_TRANSLATE_NOOP("Help", "type"));
+    keys.add({{Qt::Key_L, [this] { m_lamps->addLamp(); }}}, QT_TRANSLATE_NOOP("Help", "add a lamp"),
+             QT_TRANSLATE_NOOP("Help", "lamp"));
+    keys.add(
+        {{Qt::Key_P, [this, &document] { m_actions.setPayer(nextOf(document.setup()->payer)); }}},
+        QT_TRANSLATE_NOOP("Help", "who pays for a change: ND, iris, light, rating, nobody"),
+        QT_TRANSLATE_NOOP("Help", "who pays"));
+    keys.add({{Qt::Key_Space, [this] { m_motion->advance(); }}},
+             QT_TRANSLATE_NOOP("Help", "play the motion, after a caution"),
+             QT_TRANSLATE_NOOP("Help", "play"));
+    keys.add({{Qt::Key_Escape, [this] { m_motion->stop(); }}},
+             QT_TRANSLATE_NOOP("Help", "keep the motion still"));
+    keys.add({{Qt::Key_Tab, [] { return false; }}},
+             QT_TRANSLATE_NOOP("Help",
+                               "to the lamps: Left and Right change the frequency of one, "
+                               "Up and Down its depth, Return its line, Delete deletes it"));
 }
 
 void CadenceView::buildHeader(QVBoxLayout& column) {
     m_title->setObjectName(QStringLiteral("cadence-title"));
     m_school->setObjectName(QStringLiteral("shutter-school"));
     m_school->setAccessibleName(tr("What the shutter is chosen by"));
-    for (int i = 0; i <= static_cast<int>(ShutterSchool::Custom); ++i)
-        m_school->addItem(toQt(nameOf(static_cast<ShutterSchool>(i), translator())));
+    for (const auto school : kAllOf<ShutterSchool>)
+        m_school->addItem(toQt(nameOf(school, translator())));
     m_payer->setObjectName(QStringLiteral("cadence-payer"));
     m_payer->setAccessibleName(tr("Who pays for a change"));
-    for (int i = 0; i <= static_cast<int>(Payer::Nobody); ++i)
-        m_payer->addItem(tr("%1 pays").arg(toQt(nameOf(static_cast<Payer>(i), translator()))));
+    for (const auto payer : kAllOf<Payer>)
+        m_payer->addItem(tr("%1 pays").arg(toQt(nameOf(payer, translator()))));
     m_rate->setObjectName(QStringLiteral("rate-block"));
     m_shutter->setObjectName(QStringLiteral("shutter-block"));
     m_rate->setFixedWidth(132);
@@ -132,11 +166,7 @@ void CadenceView::buildPictures(QVBoxLayout& column) {
     column.addWidget(lamps);
     column.addWidget(m_motion);
     column.addWidget(m_ruler);
-    m_hint->setFont(Style::font(TextRole::Secondary));
-    m_hint->setForegroundRole(QPalette::PlaceholderText);
-    m_hint->setText(tr("\u25c2 \u25b8 shutter   \u25b4 \u25be rate   S next safe   H the "
-                       "school's angle   O school   A R type   L lamp   P who pays   Space play"));
-    column.addWidget(m_hint);
+    column.addWidget(hintLabel());
 }
 
 void CadenceView::connectPictures() {
@@ -366,45 +396,10 @@ void CadenceView::setSchool(ShutterSchool school) {
                           [&](Setup& setup) { setup.shutterSchool = school; });
 }
 
-void CadenceView::keyPressEvent(QKeyEvent* event) {
-    const auto* setup = m_actions.document().setup();
-    if (!setup || event->modifiers() & (Qt::ControlModifier | Qt::AltModifier))
-        return QWidget::keyPressEvent(event);
-    const auto& value = m_actions.document().value();
-    const int many = event->modifiers() & Qt::ShiftModifier ? 10 : 1;
-    switch (event->key()) {
-    case Qt::Key_Right:
-        return stepShutterBy(many, value, 0);
-    case Qt::Key_Left:
-        return stepShutterBy(-many, value, 0);
-    case Qt::Key_Up:
-        return stepRateBy(1, value, 0);
-    case Qt::Key_Down:
-        return stepRateBy(-1, value, 0);
-    case Qt::Key_S:
-        return nextSafe();
-    case Qt::Key_H:
-        if (const auto context = resolve(*value, *setup))
-            turnShutter(shutterFor(*context, setup->shutterSchool));
-        return;
-    case Qt::Key_O:
-        return setSchool(
-            static_cast<ShutterSchool>((static_cast<int>(setup->shutterSchool) + 1) % 4));
-    case Qt::Key_P:
-        return m_actions.setPayer(static_cast<Payer>((static_cast<int>(setup->payer) + 1) % 5));
-    case Qt::Key_A:
-        return m_shutter->type();
-    case Qt::Key_R:
-        return m_rate->type();
-    case Qt::Key_L:
-        return m_lamps->addLamp();
-    case Qt::Key_Space:
-        return m_motion->advance();
-    case Qt::Key_Escape:
-        return m_motion->stop();
-    default:
-        QWidget::keyPressEvent(event);
-    }
+void CadenceView::schoolsShutter() {
+    auto& document = m_actions.document();
+    if (const auto context = resolve(document.shoot(), *document.setup()))
+        turnShutter(shutterFor(*context, document.setup()->shutterSchool));
 }
 
 } // namespace bslate::app

@@ -25,8 +25,6 @@ class CadenceView : public StepView {
 public:
     CadenceView(Actions& actions, const Style& style, QWidget* parent = nullptr);
 
-    [[nodiscard]] std::span<const KeyLine> keys() const override;
-
     void refresh();
     [[nodiscard]] TimeStrip& strip() { return *m_strip; }
     [[nodiscard]] AngleScale& scale() { return *m_scale; }
@@ -37,10 +35,10 @@ public:
     [[nodiscard]] ValueBlock& shutterBlock() { return *m_shutter; }
 
 protected:
-    void keyPressEvent(QKeyEvent* event) override;
     void showEvent(QShowEvent* event) override;
 
 private:
+    void addKeys();
     void buildHeader(QVBoxLayout& column);
     void buildPictures(QVBoxLayout& column);
     void connectPictures();
@@ -57,13 +55,14 @@ private:
     void stepRateBy(int places, const ShootDocument::Value& from, int drag);
     void nextSafe();
     void setSchool(ShutterSchool school);
+    void schoolsShutter();
     void startDrag();
     /// The rate of the mode nearest to a wanted one.
     [[nodiscard]] FrameRate nearestRate(double perSecond) const;
 
     Actions& m_actions;
     const Style& m_style;
-    QLabel *m_title, *m_subtitle, *m_hint;
+    QLabel *m_title, *m_subtitle;
     QComboBox *m_school, *m_payer;
     ValueBlock *m_rate, *m_shutter;
     TimeStrip* m_strip;

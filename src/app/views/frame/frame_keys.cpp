@@ -8,45 +8,119 @@
 #include <QApplication>
 #include <QClipboard>
 #include <QComboBox>
-#include <QKeyEvent>
 
 namespace bslate::app {
 
-std::span<const KeyLine> FrameView::keys() const {
-    static constexpr KeyLine kKeys[] = {
-        {"Left, Right, Space",
-         QT_TRANSLATE_NOOP("Help", "move the split (Shift: more); one side whole and back")},
-        {"V, Shift+V", QT_TRANSLATE_NOOP("Help", "next stage on the right, on the left")},
-        {"F", QT_TRANSLATE_NOOP("Help", "stops from grey as bands on the right, and back")},
-        {"Z, C, B, P",
-         QT_TRANSLATE_NOOP("Help", "zebra of skin, of the clip, none; what is lost, of any channel "
-                                   "and of each; where the grade bands; patches")},
-        {"X", QT_TRANSLATE_NOOP("Help", "a free spot that reads light, stops, percent and codes: "
-                                        "drag it, or Alt and arrows while no patch is held")},
-        {"R, G", QT_TRANSLATE_NOOP("Help", "instruments of luma, of the three channels; of the "
-                                           "recording, of the grade")},
-        {"E, N", QT_TRANSLATE_NOOP("Help", "with and without the encoder; noise")},
-        {"U", QT_TRANSLATE_NOOP("Help", "next push on the grade: shadows up, highlights down, "
-                                        "warmer, colder, none")},
-        {"K, Shift+K", QT_TRANSLATE_NOOP("Help", "next and last thing beside this setup: another "
-                                                 "school, depth, profile, recipe or setup")},
-        {"J, Alt+arrows, Alt+Delete",
-         QT_TRANSLATE_NOOP("Help", "next patch, none; move it in the picture (Shift: its size), or "
-                                   "give it back its place")},
-        {"O, T, Escape", QT_TRANSLATE_NOOP("Help", "open a still, take what its rings read over as "
-                                                   "readings, close it")},
-        {"Ctrl+C", QT_TRANSLATE_NOOP("Help", "copy planned and found")}};
-    return kKeys;
+// Keys that stand as a button under the picture say in its tip what they say in the key sheet.
+void FrameView::addKeys() {
+    auto& keys = keyTable();
+    keys.onlyWhile([this] { return m_actions.document().setup() != nullptr; });
+    const auto split = [this](double by) {
+        return [this, by](bool more) { moveSplit(more ? 5 * by : by); };
+    };
+    keys.add({{Qt::Key_Left, split(-0.02)}, {Qt::Key_Right, split(0.02)}},
+             QT_TRANSLATE_NOOP("Help", "move the split (Shift: more)"));
+    keys.add({{Qt::Key_Space,
+               [this] { m_picture->setSplit(m_picture->split() > 0 ? 0.0 : m_lastSplit); }}},
+             QT_TRANSLATE_NOOP("Help", "one side whole and back"));
+    keys.add({{Qt::Key_V, [this] { step(*m_right, 1); }},
+              {Qt::SHIFT | Qt::Key_V, [this] { step(*m_left, 1); }}},
+             QT_TRANSLATE_NOOP("Help", "next stage on the right, on the left"));
+    keys.add({{Qt::Key_F, [this] { toggleStops(); }}},
+             QT_TRANSLATE_NOOP("Help", "stops from grey as bands on the right, and back"));
+    keys.add({{Qt::Key_K, [this] { compareNext(1); }},
+              {Qt::SHIFT | Qt::Key_K, [this] { compareNext(-1); }}},
+             QT_TRANSLATE_NOOP("Help", "next and last thing beside this setup: another school, "
+                                       "depth, profile, recipe or setup"));
+    addMarkKeys();
+    addStillKeys();
+    addPlaceKeys();
+}
+
+void FrameView::addMarkKeys() {
+    auto& keys = keyTable();
+    const auto toggle = [this](bool& mark, void (FrameView::*then)()) {
+        return [this, &mark, then] {
+            mark = !mark;
+            (this->*then)();
+        };
+    };
+    keys.add({{Qt::Key_C, [this] { cycleLost(); }}},
+             QT_TRANSLATE_NOOP("Help", "what clips and what is in noise: of any channel, of one"));
+    keys.add({{Qt::Key_Z, [this] { cycleZebra(); }}},
+             QT_TRANSLATE_NOOP("Help", "the camera's zebra: for skin, for the clip"));
+    keys.add({{Qt::Key_B, toggle(m_bands, &FrameView::showImages)}},
+             QT_TRANSLATE_NOOP("Help", "where the grade bands"));
+    keys.add({{Qt::Key_P, toggle(m_probes, &FrameView::showImages)}},
+             QT_TRANSLATE_NOOP("Help", "patches with what they read"));
+    keys.add({{Qt::Key_X, [this] { toggleSpot(); }}},
+             QT_TRANSLATE_NOOP("Help", "a free spot: light, stops, percent and codes anywhere"));
+    keys.add({{Qt::Key_R, toggle(m_channels, &FrameView::showImages)}},
+             QT_TRANSLATE_NOOP("Help", "instruments of the three channels"));
+    keys.add({{Qt::Key_G, toggle(m_ofGrade, &FrameView::showImages)}},
+             QT_TRANSLATE_NOOP("Help", "instruments of the grade"));
+    keys.add({{Qt::Key_E, toggle(m_codec, &FrameView::make)}},
+             QT_TRANSLATE_NOOP("Help", "through the mode's codec"));
+    keys.add({{Qt::Key_N, toggle(m_noise, &FrameView::make)}},
+             QT_TRANSLATE_NOOP("Help", "the sensor's noise"));
+    keys.add({{Qt::Key_U, [this] { cyclePush(); }}},
+             QT_TRANSLATE_NOOP("Help", "next push on the grade"));
+}
+
+void FrameView::addStillKeys() {
+    auto& keys = keyTable();
+    keys.add({{Qt::Key_O,
+               [this] {
+                   if (const auto path = m_ask(); !path.isEmpty())
+                       openStill(path);
+               }}},
+             QT_TRANSLATE_NOOP("Help", "open a still of your own in this picture's place"));
+    keys.add({{Qt::Key_T, [this] { takeReadings(); }}},
+             QT_TRANSLATE_NOOP("Help", "take what the still's rings read over as readings"));
+    keys.add({{Qt::Key_Escape, [this] { closeStill(); }}},
+             QT_TRANSLATE_NOOP("Help", "back to the drawn picture"));
+    keys.add({{Qt::CTRL | Qt::Key_C,
+               [this] {
+                   QApplication::clipboard()->setText(m_found->text());
+                   emit told(tr("Planned and found are copied."));
+               }}},
+             QT_TRANSLATE_NOOP("Help", "copy planned and found"));
+}
+
+void FrameView::addPlaceKeys() {
+    auto& keys = keyTable();
+    const auto way = [this](Qt::Key arrow) {
+        return [this, arrow](bool size) { return size ? stretchPatch(arrow) : movePatch(arrow); };
+    };
+    keys.add({{Qt::Key_J, [this] { nextPatch(); }}}, QT_TRANSLATE_NOOP("Help", "next patch, none"));
+    keys.add({{Qt::ALT | Qt::Key_Left, way(Qt::Key_Left)},
+              {Qt::ALT | Qt::Key_Right, way(Qt::Key_Right)},
+              {Qt::ALT | Qt::Key_Up, way(Qt::Key_Up)},
+              {Qt::ALT | Qt::Key_Down, way(Qt::Key_Down)}},
+             QT_TRANSLATE_NOOP("Help", "move the patch in the picture (Shift: its size), or the "
+                                       "free spot while no patch is held"));
+    keys.add({{Qt::ALT | Qt::Key_Delete, way(Qt::Key_Delete)}},
+             QT_TRANSLATE_NOOP("Help", "give the patch back its place"));
+}
+
+void FrameView::moveSplit(double by) {
+    m_picture->setSplit(m_picture->split() + by);
+    m_lastSplit = m_picture->split() > 0 ? m_picture->split() : m_lastSplit;
+}
+
+void FrameView::toggleStops() {
+    const bool stops = m_right->currentIndex() == static_cast<int>(FrameLook::Stops);
+    m_right->setCurrentIndex(static_cast<int>(stops ? FrameLook::Grade : FrameLook::Stops));
 }
 
 void FrameView::step(QComboBox& look, int by) {
     look.setCurrentIndex((look.currentIndex() + by + look.count()) % look.count());
 }
 
-void FrameView::compareNext() {
+void FrameView::compareNext(int by) {
     if (m_beside->count() < 2)
         return emit refused(tr("There is nothing to put beside this one."));
-    step(*m_beside, 1);
+    step(*m_beside, by);
     make();
 }
 
@@ -87,27 +161,6 @@ void FrameView::cycleLost() {
     showImages();
 }
 
-// Keys that switch a mark or a part of the way on and off.
-bool FrameView::pressMark(int key) {
-    const std::pair<int, bool*> marks[] = {{Qt::Key_P, &m_probes},   {Qt::Key_B, &m_bands},
-                                           {Qt::Key_R, &m_channels}, {Qt::Key_G, &m_ofGrade},
-                                           {Qt::Key_E, &m_codec},    {Qt::Key_N, &m_noise}};
-    for (const auto& [own, mark] : marks)
-        if (own == key) {
-            *mark = !*mark;
-            if (key == Qt::Key_E || key == Qt::Key_N)
-                make();
-            else
-                showImages();
-            return true;
-        }
-    return false;
-}
-
-bool FrameView::press(int key, bool shift) {
-    return pressMark(key) || pressChoice(key, shift);
-}
-
 void FrameView::showTools() {
     const QString channels[] = {{}, tr("red"), tr("green"), tr("blue")};
     const bool still = m_still.has_value();
@@ -131,84 +184,8 @@ void FrameView::showTools() {
                    {Qt::Key_Escape, false, still}});
 }
 
-bool FrameView::pressChoice(int key, bool shift) {
-    switch (key) {
-    case Qt::Key_V:
-        step(shift ? *m_left : *m_right, 1);
-        return true;
-    case Qt::Key_F: {
-        const bool stops = m_right->currentIndex() == static_cast<int>(FrameLook::Stops);
-        m_right->setCurrentIndex(static_cast<int>(stops ? FrameLook::Grade : FrameLook::Stops));
-        return true;
-    }
-    case Qt::Key_C:
-        cycleLost();
-        return true;
-    case Qt::Key_X:
-        toggleSpot();
-        return true;
-    case Qt::Key_Z:
-        cycleZebra();
-        return true;
-    case Qt::Key_U:
-        cyclePush();
-        return true;
-    case Qt::Key_J:
-        nextPatch();
-        return true;
-    case Qt::Key_K:
-        if (shift && m_beside->count() > 1) {
-            step(*m_beside, -1);
-            make();
-        } else {
-            compareNext();
-        }
-        return true;
-    case Qt::Key_O:
-        if (const auto path = m_ask(); !path.isEmpty())
-            openStill(path);
-        return true;
-    case Qt::Key_T:
-        takeReadings();
-        return true;
-    case Qt::Key_Escape:
-        closeStill();
-        return true;
-    default:
-        return false;
-    }
-}
-
 void FrameView::keyPressEvent(QKeyEvent* event) {
-    if (event->matches(QKeySequence::Copy)) {
-        QApplication::clipboard()->setText(m_found->text());
-        return emit told(tr("Planned and found are copied."));
-    }
-    if (event->modifiers() & Qt::AltModifier &&
-        (event->modifiers() & Qt::ShiftModifier ? stretchPatch(event->key())
-                                                : movePatch(event->key())))
-        return;
-    if (!m_actions.document().setup() ||
-        event->modifiers() & (Qt::ControlModifier | Qt::AltModifier)) {
-        QWidget::keyPressEvent(event);
-        return;
-    }
-    const bool shift = event->modifiers() & Qt::ShiftModifier;
-    const auto move = [&](double by) {
-        m_picture->setSplit(m_picture->split() + (shift ? 5 : 1) * by);
-        m_lastSplit = m_picture->split() > 0 ? m_picture->split() : m_lastSplit;
-    };
-    switch (event->key()) {
-    case Qt::Key_Left:
-        return move(-0.02);
-    case Qt::Key_Right:
-        return move(0.02);
-    case Qt::Key_Space:
-        return m_picture->setSplit(m_picture->split() > 0 ? 0.0 : m_lastSplit);
-    default:
-        if (!press(event->key(), shift))
-            QWidget::keyPressEvent(event);
-    }
+    StepView::keyPressEvent(event);
     showTools();
 }
 

@@ -1,5 +1,7 @@
 #include "app/views/frame/frame_tools.h"
 
+#include "app/style/style.h"
+
 #include <QHBoxLayout>
 #include <QKeySequence>
 #include <QPushButton>
@@ -12,34 +14,29 @@ namespace {
 constexpr int kBetween = 5;
 } // namespace
 
-FrameTools::FrameTools(const Style& style, QWidget* parent)
+FrameTools::FrameTools(const KeyTable& keys, QWidget* parent)
     : QWidget(parent)
     , m_first(new QHBoxLayout)
     , m_second(new QHBoxLayout) {
     setObjectName(QStringLiteral("frame-tools"));
     struct Line {
-        int key;
+        Qt::Key key;
         const char* name;
-        QString text, says;
+        QString text;
     };
-    const Line lines[] = {
-        {Qt::Key_C, "lost", tr("Lost"),
-         tr("what clips and what is in noise: of any channel, of one")},
-        {Qt::Key_Z, "zebra", tr("Zebra"), tr("the camera's zebra: for skin, for the clip")},
-        {Qt::Key_B, "bands", tr("Bands"), tr("where the grade bands")},
-        {Qt::Key_P, "patches", tr("Patches"), tr("patches with what they read")},
-        {Qt::Key_X, "spot", tr("Spot"),
-         tr("a free spot: light, stops, percent and codes anywhere")},
-        {Qt::Key_R, "channels", tr("R G B"), tr("instruments of the three channels")},
-        {Qt::Key_G, "grade", tr("Of grade"), tr("instruments of the grade")},
-        {Qt::Key_E, "encoder", tr("Encoder"), tr("through the mode's codec")},
-        {Qt::Key_N, "noise", tr("Noise"), tr("the sensor's noise")},
-        {Qt::Key_U, "push", tr("Push"), tr("next push on the grade")},
-        {Qt::Key_O, "still", tr("Still\u2026"),
-         tr("open a still of your own in this picture's place")},
-        {Qt::Key_T, "readings", tr("Readings"),
-         tr("take what the still's rings read over as readings")},
-        {Qt::Key_Escape, "close", tr("Close still"), tr("back to the drawn picture")}};
+    const Line lines[] = {{Qt::Key_C, "lost", tr("Lost")},
+                          {Qt::Key_Z, "zebra", tr("Zebra")},
+                          {Qt::Key_B, "bands", tr("Bands")},
+                          {Qt::Key_P, "patches", tr("Patches")},
+                          {Qt::Key_X, "spot", tr("Spot")},
+                          {Qt::Key_R, "channels", tr("R G B")},
+                          {Qt::Key_G, "grade", tr("Of grade")},
+                          {Qt::Key_E, "encoder", tr("Encoder")},
+                          {Qt::Key_N, "noise", tr("Noise")},
+                          {Qt::Key_U, "push", tr("Push")},
+                          {Qt::Key_O, "still", tr("Still\u2026")},
+                          {Qt::Key_T, "readings", tr("Readings")},
+                          {Qt::Key_Escape, "close", tr("Close still")}};
     auto* rows = new QVBoxLayout(this);
     rows->setContentsMargins(0, 0, 0, 0);
     rows->setSpacing(kBetween);
@@ -48,15 +45,16 @@ FrameTools::FrameTools(const Style& style, QWidget* parent)
         rows->addLayout(row);
     }
     for (const auto& line : lines) {
+        const QString says = keys.whatDoes(line.key);
         auto* button = new QPushButton(line.text);
         button->setObjectName(QStringLiteral("frame-tool-%1").arg(QLatin1String(line.name)));
-        button->setFont(style.font(TextRole::Secondary));
+        button->setFont(Style::font(TextRole::Secondary));
         button->setCheckable(true);
         button->setAutoDefault(false);
         button->setFocusPolicy(Qt::TabFocus);
         button->setToolTip(
-            tr("%1: %2").arg(QKeySequence(line.key).toString(QKeySequence::NativeText), line.says));
-        button->setAccessibleDescription(line.says);
+            tr("%1: %2").arg(QKeySequence(line.key).toString(QKeySequence::NativeText), says));
+        button->setAccessibleDescription(says);
         connect(button, &QPushButton::clicked, this, [this, key = line.key] { emit pressed(key); });
         m_first->addWidget(button);
         m_tools.push_back({line.key, line.text, button});

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "app/style/style.h"
+#include "app/widgets/key_table.h"
 
 #include <QWidget>
 
@@ -17,7 +17,8 @@ class FrameTools : public QWidget {
     Q_OBJECT
 
 public:
-    explicit FrameTools(const Style& style, QWidget* parent = nullptr);
+    /// `keys` say what each does.
+    explicit FrameTools(const KeyTable& keys, QWidget* parent = nullptr);
 
     /// What a tool shows; one that has no state is never on.
     struct State {

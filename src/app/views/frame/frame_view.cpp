@@ -38,11 +38,12 @@ FrameView::FrameView(Actions& actions, const Style& style, QWidget* parent)
     , m_range(new QComboBox)
     , m_pushEdit(quantityField("frame-push", tr("Push on the grade"), pushProblem))
     , m_picture(new FramePicture(style))
-    , m_tools(new FrameTools(style))
     , m_found(new FoundRows(style))
     , m_scopes(new ScopePicture(style))
     , m_later(new QTimer(this)) {
     setObjectName(QStringLiteral("frame-view"));
+    addKeys();
+    m_tools = new FrameTools(keyTable());
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 14, 16, 10);
     column->setSpacing(8);
@@ -56,7 +57,7 @@ FrameView::FrameView(Actions& actions, const Style& style, QWidget* parent)
     column->addWidget(m_tools);
     connect(m_tools, &FrameTools::pressed, this, [this](int key) {
         setFocus();
-        press(key, false);
+        keyTable().press(static_cast<Qt::Key>(key));
         showTools();
     });
     m_later->setSingleShot(true);

@@ -33,7 +33,6 @@ class FrameView : public StepView {
 public:
     FrameView(Actions& actions, const Style& style, QWidget* parent = nullptr);
 
-    [[nodiscard]] std::span<const KeyLine> keys() const override;
     void settle() override;
     void refresh();
 
@@ -54,6 +53,10 @@ protected:
     void hideEvent(QHideEvent* event) override;
 
 private:
+    void addKeys();
+    void addMarkKeys();
+    void addStillKeys();
+    void addPlaceKeys();
     /// A side's pictures before and behind the codec.
     struct Side {
         FrameSource source;
@@ -93,14 +96,13 @@ private:
     void cycleLost();
     void toggleSpot();
     bool moveSpot(int key);
-    bool press(int key, bool shift);
     void showTools();
     void takeReadings();
     [[nodiscard]] std::vector<Probe> stillProbes(const SetupContext& context) const;
-    bool pressMark(int key);
-    bool pressChoice(int key, bool shift);
+    void moveSplit(double by);
+    void toggleStops();
     void step(QComboBox& look, int by);
-    void compareNext();
+    void compareNext(int by);
     void cycleZebra();
     void cyclePush();
     void setPush(const Push& push);

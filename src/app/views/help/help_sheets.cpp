@@ -36,34 +36,12 @@ QDialog* showSheet(QWidget* parent, const QString& name, const QString& title,
 
 namespace {
 
-constexpr KeyLine kEverywhere[] = {
-    {"F6, Shift+F6", QT_TRANSLATE_NOOP("Help", "next, previous part of the window")},
-    {"Ctrl+PgDown, Ctrl+PgUp", QT_TRANSLATE_NOOP("Help", "next, previous page of the step")},
-    {"Ctrl+Left, Ctrl+Right", QT_TRANSLATE_NOOP("Help", "previous, next setup")},
-    {"Ctrl+E, F4",
-     QT_TRANSLATE_NOOP("Help", "setup sheet: name, camera, profile, mode, lens, rate")},
-    {"Ctrl+Shift+N, Ctrl+D, Ctrl+Delete",
-     QT_TRANSLATE_NOOP("Help", "add, duplicate, delete a setup")},
-    {"Ctrl+Shift+E", QT_TRANSLATE_NOOP("Help", "compare two setups")},
-    {"Ctrl+Shift+K", QT_TRANSLATE_NOOP("Help", "recorded clips against the plan")},
-    {"Ctrl+Shift+M", QT_TRANSLATE_NOOP("Help", "My kit beside the shoot's")},
-    {"Ctrl+P", QT_TRANSLATE_NOOP("Help", "dial-in card: print, PDF, copy")},
-    {"Ctrl+Shift+P", QT_TRANSLATE_NOOP("Help", "pack list: print, PDF, copy")},
-    {"Ctrl+Shift+R, Ctrl+Shift+B", QT_TRANSLATE_NOOP("Help", "pre-roll card, bank card")},
-    {"Ctrl+L", QT_TRANSLATE_NOOP("Help", "write the rating LUT")},
-    {"Ctrl+Z, Ctrl+Shift+Z", QT_TRANSLATE_NOOP("Help", "undo, redo")},
-    {"Ctrl+N, Ctrl+O, Ctrl+S, Ctrl+Shift+S", QT_TRANSLATE_NOOP("Help", "new, open, save, save as")},
-    {"Ctrl+Shift+C", QT_TRANSLATE_NOOP("Help", "copy the picture")},
-    {"Ctrl+T", QT_TRANSLATE_NOOP("Help", "Slate or Paper theme")},
-    {"?", QT_TRANSLATE_NOOP("Help", "this sheet")},
-};
-
 QString rowsOf(const KeyGroup& group) {
     QString html =
         QStringLiteral("<tr><td colspan=2><h3>%1</h3></td></tr>").arg(group.name.toHtmlEscaped());
     for (const auto& line : group.keys)
         html += QStringLiteral("<tr><td><b>%1</b></td><td>%2</td></tr>")
-                    .arg(QString::fromLatin1(line.keys).toHtmlEscaped(), tr(line.what));
+                    .arg(line.keys.toHtmlEscaped(), line.what.toHtmlEscaped());
     return html;
 }
 
@@ -73,7 +51,6 @@ QString keysHtml(const std::vector<KeyGroup>& pages) {
     QString html = QStringLiteral("<table cellpadding=4>");
     for (const auto& page : pages)
         html += rowsOf(page);
-    html += rowsOf({tr("Everywhere"), kEverywhere});
     return html + QStringLiteral("</table>");
 }
 

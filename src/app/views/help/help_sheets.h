@@ -1,6 +1,6 @@
 #pragma once
 
-#include "app/views/step_view.h"
+#include "app/widgets/key_table.h"
 
 #include <QString>
 
@@ -14,7 +14,7 @@ namespace bslate::app {
 /// Keys under a heading of their own: those of the window, or of a page.
 struct KeyGroup {
     QString name;
-    std::span<const KeyLine> keys;
+    std::vector<KeyLine> keys;
 };
 
 /// The key list ("?"), one non-modal sheet.

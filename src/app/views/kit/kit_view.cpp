@@ -14,7 +14,6 @@
 #include "core/words/wording.h"
 
 #include <QFormLayout>
-#include <QKeyEvent>
 #include <QLabel>
 #include <QPushButton>
 #include <QTreeWidget>
@@ -71,6 +70,7 @@ KitView::KitView(KitActions& actions, MyKit& mine, const Style& style, QWidget* 
     , m_take(new QPushButton(tr("Take My kit's"))) {
     setObjectName(QStringLiteral("kit-view"));
     setFocusPolicy(Qt::StrongFocus);
+    addKeys();
     m_ask = [this](bool save) {
         const QString filter = tr("Kits (*.bskit.json)");
         return save
@@ -88,10 +88,15 @@ KitView::KitView(KitActions& actions, MyKit& mine, const Style& style, QWidget* 
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
-std::span<const KeyLine> KitView::keys() const {
-    static constexpr KeyLine kKeys[] = {
-        {"Insert, Delete, Return", QT_TRANSLATE_NOOP("Help", "add, delete, describe a camera")}};
-    return kKeys;
+void KitView::addKeys() {
+    auto& keys = keyTable();
+    keys.add({{Qt::Key_Insert, [this] { add(); }}},
+             QT_TRANSLATE_NOOP("Help", "add one of its kind"));
+    keys.add({{Qt::Key_Delete, [this] { removeChosen(); }}},
+             QT_TRANSLATE_NOOP("Help", "delete the chosen one"));
+    keys.add({{Qt::Key_Return,
+               [this] { return m_kind == GearKind::Camera && (describeCamera(m_id), true); }}},
+             QT_TRANSLATE_NOOP("Help", "describe the camera"));
 }
 
 QWidget* KitView::buildList() {
@@ -364,23 +369,6 @@ void KitView::duplicate() {
 void KitView::removeChosen() {
     if (!m_id.isEmpty())
         m_actions.remove(m_kind, m_id);
-}
-
-void KitView::keyPressEvent(QKeyEvent* event) {
-    switch (event->key()) {
-    case Qt::Key_Insert:
-        return add();
-    case Qt::Key_Delete:
-        return removeChosen();
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-        if (m_kind == GearKind::Camera)
-            return describeCamera(m_id);
-        break;
-    default:
-        break;
-    }
-    QWidget::keyPressEvent(event);
 }
 
 } // namespace bslate::app

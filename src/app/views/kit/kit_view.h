@@ -24,8 +24,6 @@ class KitView : public StepView {
 public:
     KitView(KitActions& actions, MyKit& mine, const Style& style, QWidget* parent = nullptr);
 
-    [[nodiscard]] std::span<const KeyLine> keys() const override;
-
     void refresh();
     void choose(GearKind kind, const QString& id);
 
@@ -42,9 +40,9 @@ signals:
 
 protected:
     void showEvent(QShowEvent* event) override;
-    void keyPressEvent(QKeyEvent* event) override;
 
 private:
+    void addKeys();
     QWidget* buildList();
     QWidget* buildPage();
     [[nodiscard]] QLayout* buildButtons();

@@ -5,6 +5,7 @@
 #include "app/views/light/light_train.h"
 #include "app/views/light/live_picture.h"
 #include "app/widgets/quantity_edit.h"
+#include "core/base/enumerated.h"
 #include "core/facts/evaluate.h"
 #include "core/facts/schools.h"
 #include "core/quantity/parse.h"
@@ -13,7 +14,6 @@
 #include "core/judgement/cautions.h"
 
 #include <QComboBox>
-#include <QKeyEvent>
 #include <QLabel>
 #include <QTimer>
 #include <QVBoxLayout>
@@ -42,17 +42,16 @@ LightView::LightView(Actions& actions, const Style& style, QWidget* parent)
     , m_live(new LivePicture(style, this))
     , m_liveLater(new QTimer(this)) {
     setObjectName(QStringLiteral("light-view"));
+    addKeys();
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 14, 16, 10);
     column->setSpacing(8);
     buildHeader(*column);
     column->addWidget(m_train);
     column->addWidget(m_canvas, 1);
-    m_hint = new QLabel(tr("\u25c2 \u25b8 iris   \u25b4 \u25be rating   N ND   [ ] shutter   K L "
-                           "light   B base   P who pays   O school   Space compare   ? all keys"));
-    m_hint->setFont(Style::font(TextRole::Secondary));
-    m_hint->setForegroundRole(QPalette::PlaceholderText);
-    column->addWidget(m_hint);
+    auto* hint = hintLabel();
+    hint->setText(tr("%1   ? all keys").arg(hint->text()));
+    column->addWidget(hint);
     m_patchEdit->hide();
     m_patchEdit->setFixedWidth(130);
     m_patchEdit->setObjectName(QStringLiteral("patch-reading"));
@@ -86,23 +85,65 @@ LightView::LightView(Actions& actions, const Style& style, QWidget* parent)
     refresh();
 }
 
-std::span<const KeyLine> LightView::keys() const {
-    static constexpr KeyLine kKeys[] = {
-        {"Left, Right", QT_TRANSLATE_NOOP("Help", "iris a third of a stop down, up in light")},
-        {"Up, Down", QT_TRANSLATE_NOOP("Help", "rating a third of a stop up, down")},
-        {"N, Shift+N", QT_TRANSLATE_NOOP("Help", "next stronger, weaker ND of your own")},
-        {"[ and ]", QT_TRANSLATE_NOOP("Help", "shutter shorter, longer")},
-        {"K, L", QT_TRANSLATE_NOOP("Help", "less, more light on the scene")},
-        {"B", QT_TRANSLATE_NOOP("Help", "other base ISO")},
-        {"I, D, S, E, M",
-         QT_TRANSLATE_NOOP("Help", "type iris, ND, shutter, rating, metered light")},
-        {"P", QT_TRANSLATE_NOOP("Help", "who pays for a change: ND, iris, light, rating, nobody")},
-        {"O", QT_TRANSLATE_NOOP("Help", "next school")},
-        {"Space, G", QT_TRANSLATE_NOOP("Help", "ghost of the other schools: next, on and off")},
-        {"Tab, then Left or Right",
-         QT_TRANSLATE_NOOP("Help", "a patch: move it; Return types its reading")},
-        {"Insert, Delete", QT_TRANSLATE_NOOP("Help", "add a patch, delete the focused one")}};
-    return kKeys;
+void LightView::addKeys() {
+    auto& keys = keyTable();
+    auto& document = m_actions.document();
+    const auto step = [this](LightTrain::Link link, int by) {
+        return [this, link, by] { m_train->step(link, by); };
+    };
+    const auto type = [this](LightTrain::Link link) {
+        return [this, link] { m_train->type(link); };
+    };
+    keys.onlyWhile([&document] { return document.setup() != nullptr; });
+    keys.add(
+        {{Qt::Key_Left, step(LightTrain::Iris, -1)}, {Qt::Key_Right, step(LightTrain::Iris, 1)}},
+        QT_TRANSLATE_NOOP("Help", "iris a third of a stop down, up in light"),
+        QT_TRANSLATE_NOOP("Help", "iris"));
+    keys.add(
+        {{Qt::Key_Up, step(LightTrain::Rated, 1)}, {Qt::Key_Down, step(LightTrain::Rated, -1)}},
+        QT_TRANSLATE_NOOP("Help", "rating a third of a stop up, down"),
+        QT_TRANSLATE_NOOP("Help", "rating"));
+    keys.add(
+        {{Qt::Key_N, step(LightTrain::Nd, -1)}, {Qt::SHIFT | Qt::Key_N, step(LightTrain::Nd, 1)}},
+        QT_TRANSLATE_NOOP("Help", "next stronger, weaker ND of your own"),
+        QT_TRANSLATE_NOOP("Help", "ND"));
+    keys.add({{Qt::Key_BracketLeft, step(LightTrain::ShutterLink, -1)},
+              {Qt::Key_BracketRight, step(LightTrain::ShutterLink, 1)}},
+             QT_TRANSLATE_NOOP("Help", "shutter shorter, longer"),
+             QT_TRANSLATE_NOOP("Help", "shutter"));
+    keys.add({{Qt::Key_K, step(LightTrain::Key, -1)}, {Qt::Key_L, step(LightTrain::Key, 1)}},
+             QT_TRANSLATE_NOOP("Help", "less, more light on the scene"),
+             QT_TRANSLATE_NOOP("Help", "light"));
+    keys.add({{Qt::Key_B, step(LightTrain::Base, 1)}}, QT_TRANSLATE_NOOP("Help", "other base ISO"),
+             QT_TRANSLATE_NOOP("Help", "base"));
+    keys.add({{Qt::Key_I, type(LightTrain::Iris)},
+              {Qt::Key_D, type(LightTrain::Nd)},
+              {Qt::Key_S, type(LightTrain::ShutterLink)},
+              {Qt::Key_E, type(LightTrain::Rated)},
+              {Qt::Key_M, type(LightTrain::Key)}},
+             QT_TRANSLATE_NOOP("Help", "type iris, ND, shutter, rating, metered light"));
+    keys.add(
+        {{Qt::Key_P, [this, &document] { m_actions.setPayer(nextOf(document.setup()->payer)); }}},
+        QT_TRANSLATE_NOOP("Help", "who pays for a change: ND, iris, light, rating, nobody"),
+        QT_TRANSLATE_NOOP("Help", "who pays"));
+    keys.add(
+        {{Qt::Key_O, [this, &document] { m_actions.setSchool(nextOf(document.setup()->school)); }}},
+        QT_TRANSLATE_NOOP("Help", "next school"), QT_TRANSLATE_NOOP("Help", "school"));
+    keys.add({{Qt::Key_Space, [this] { cycleGhost(); }}},
+             QT_TRANSLATE_NOOP("Help", "ghost of the next other school"),
+             QT_TRANSLATE_NOOP("Help", "compare"));
+    keys.add({{Qt::Key_G,
+               [this] {
+                   m_canvas->setGhost(m_canvas->ghost() ? std::nullopt
+                                                        : std::optional(School::Nominal));
+               }}},
+             QT_TRANSLATE_NOOP("Help", "ghost of the nominal school, on and off"));
+    keys.add({{Qt::Key_Insert,
+               [this, &document] { m_actions.addPatch(toQt(document.setup()->scene)); }}},
+             QT_TRANSLATE_NOOP("Help", "add a patch"));
+    keys.add({{Qt::Key_Tab, [] { return false; }}},
+             QT_TRANSLATE_NOOP("Help", "to the patches: Left and Right move one, Return types its "
+                                       "reading, Delete deletes it"));
 }
 
 void LightView::buildHeader(QVBoxLayout& column) {
@@ -119,8 +160,8 @@ void LightView::buildHeader(QVBoxLayout& column) {
     m_payer = new QComboBox;
     m_payer->setObjectName(QStringLiteral("payer"));
     m_payer->setAccessibleName(tr("Who pays for a change"));
-    for (int i = 0; i <= static_cast<int>(Payer::Nobody); ++i)
-        m_payer->addItem(tr("%1 pays").arg(toQt(nameOf(static_cast<Payer>(i), translator()))));
+    for (const auto payer : kAllOf<Payer>)
+        m_payer->addItem(tr("%1 pays").arg(toQt(nameOf(payer, translator()))));
     auto* row = new QHBoxLayout;
     row->addLayout(pageHead(*m_title, *m_subtitle), 1);
     row->addWidget(m_school);
@@ -231,62 +272,6 @@ void LightView::cycleGhost() {
     m_canvas->setGhost(next < static_cast<int>(kSchools.size())
                            ? std::optional(static_cast<School>(next))
                            : std::nullopt);
-}
-
-void LightView::keyPressEvent(QKeyEvent* event) {
-    const auto* setup = m_actions.document().setup();
-    if (!setup || event->modifiers() & (Qt::ControlModifier | Qt::AltModifier)) {
-        QWidget::keyPressEvent(event);
-        return;
-    }
-    const bool shift = event->modifiers() & Qt::ShiftModifier;
-    const auto cycle = [](auto value, int count) { return (static_cast<int>(value) + 1) % count; };
-    switch (event->key()) {
-    case Qt::Key_Left:
-        return m_train->step(LightTrain::Iris, -1);
-    case Qt::Key_Right:
-        return m_train->step(LightTrain::Iris, 1);
-    case Qt::Key_Up:
-        return m_train->step(LightTrain::Rated, 1);
-    case Qt::Key_Down:
-        return m_train->step(LightTrain::Rated, -1);
-    case Qt::Key_N:
-        return m_train->step(LightTrain::Nd, shift ? 1 : -1);
-    case Qt::Key_BracketLeft:
-        return m_train->step(LightTrain::ShutterLink, -1);
-    case Qt::Key_BracketRight:
-        return m_train->step(LightTrain::ShutterLink, 1);
-    case Qt::Key_K:
-        return m_train->step(LightTrain::Key, -1);
-    case Qt::Key_L:
-        return m_train->step(LightTrain::Key, 1);
-    case Qt::Key_B:
-        return m_train->step(LightTrain::Base, 1);
-    case Qt::Key_I:
-        return m_train->type(LightTrain::Iris);
-    case Qt::Key_D:
-        return m_train->type(LightTrain::Nd);
-    case Qt::Key_S:
-        return m_train->type(LightTrain::ShutterLink);
-    case Qt::Key_E:
-        return m_train->type(LightTrain::Rated);
-    case Qt::Key_M:
-        return m_train->type(LightTrain::Key);
-    case Qt::Key_P:
-        return m_actions.setPayer(static_cast<Payer>(cycle(setup->payer, 5)));
-    case Qt::Key_O:
-        return m_actions.setSchool(static_cast<School>(cycle(setup->school, 5)));
-    case Qt::Key_Space:
-        return cycleGhost();
-    case Qt::Key_G:
-        return m_canvas->setGhost(m_canvas->ghost() ? std::nullopt
-                                                    : std::optional(School::Nominal));
-    case Qt::Key_Insert:
-        m_actions.addPatch(toQt(setup->scene));
-        return;
-    default:
-        QWidget::keyPressEvent(event);
-    }
 }
 
 } // namespace bslate::app

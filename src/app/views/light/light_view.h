@@ -23,17 +23,15 @@ class LightView : public StepView {
 public:
     LightView(Actions& actions, const Style& style, QWidget* parent = nullptr);
 
-    [[nodiscard]] std::span<const KeyLine> keys() const override;
-
     [[nodiscard]] LightCanvas& canvas() { return *m_canvas; }
     [[nodiscard]] LightTrain& train() { return *m_train; }
     void refresh();
 
 protected:
-    void keyPressEvent(QKeyEvent* event) override;
     void showEvent(QShowEvent* event) override;
 
 private:
+    void addKeys();
     void buildHeader(QVBoxLayout& column);
     void typePatch(const QString& patchId, QPoint at);
     void cycleGhost();
@@ -50,7 +48,6 @@ private:
     QComboBox* m_payer;
     LightTrain* m_train;
     LightCanvas* m_canvas;
-    QLabel* m_hint;
     QuantityEdit* m_patchEdit;
     QString m_typedPatch;
     LivePicture* m_live;

@@ -7,7 +7,6 @@
 #include "core/shoot/take_line.h"
 
 #include <QHBoxLayout>
-#include <QKeyEvent>
 #include <QLabel>
 #include <QPushButton>
 #include <QVBoxLayout>
@@ -34,10 +33,6 @@ MediaView::MediaView(DayActions& actions, const Style& style, QWidget* parent)
     , m_summary(secondary())
     , m_caution(secondary(tr("Charge lithium cells on a surface that does not burn, never "
                              "unattended; no swollen or dropped ones.")))
-    , m_hint(secondary(
-          tr("\u25c2 \u25b8 take   \u25b4 \u25be camera   Alt+\u25c2 \u25b8 move   W whole   "
-             "E really ran   C card   X card failed   + \u2212 zoom   F fit   "
-             "PgUp PgDn day   P pack")))
     , m_fill(new QPushButton(tr("Fill from the scenes (S)")))
     , m_pack(new QPushButton(tr("Pack list\u2026 (P)")))
     , m_begins(quantityField(
@@ -69,6 +64,7 @@ MediaView::MediaView(DayActions& actions, const Style& style, QWidget* parent)
     setObjectName(QStringLiteral("media-view"));
     setAccessibleName(tr("Media"));
     setFocusPolicy(Qt::StrongFocus);
+    addKeys();
     layOut();
     wireFields();
     wireTimeline();
@@ -79,18 +75,55 @@ MediaView::MediaView(DayActions& actions, const Style& style, QWidget* parent)
     refresh();
 }
 
-std::span<const KeyLine> MediaView::keys() const {
-    static constexpr KeyLine kKeys[] = {
-        {"arrows, Alt+Left, Alt+Right",
-         QT_TRANSLATE_NOOP("Help", "choose take and camera, move the take five minutes")},
-        {"Insert, Return, Delete, S",
-         QT_TRANSLATE_NOOP("Help", "type a new take, rewrite, delete, fill from the scenes")},
-        {"W, E, C, X",
-         QT_TRANSLATE_NOOP("Help", "uninterruptible, really ran, type the card, card failed")},
-        {"+, -, F, PgUp, PgDn, Escape",
-         QT_TRANSLATE_NOOP("Help", "zoom, whole day, other day, stop searching")},
-        {"P", QT_TRANSLATE_NOOP("Help", "pack list")}};
-    return kKeys;
+void MediaView::addKeys() {
+    auto& keys = keyTable();
+    const auto take = [this](int by) { return [this, by] { stepTake(by); }; };
+    const auto line = [this] { m_fields->typeLine(this->take().isEmpty()); };
+    keys.add({{Qt::Key_Left, take(-1)}, {Qt::Key_Right, take(1)}},
+             QT_TRANSLATE_NOOP("Help", "choose a take"), QT_TRANSLATE_NOOP("Help", "take"));
+    keys.add({{Qt::Key_Up, [this] { stepLane(-1); }}, {Qt::Key_Down, [this] { stepLane(1); }}},
+             QT_TRANSLATE_NOOP("Help", "choose a camera"), QT_TRANSLATE_NOOP("Help", "camera"));
+    keys.add({{Qt::ALT | Qt::Key_Left, [this] { nudge(-5); }},
+              {Qt::ALT | Qt::Key_Right, [this] { nudge(5); }}},
+             QT_TRANSLATE_NOOP("Help", "move the take by five minutes"),
+             QT_TRANSLATE_NOOP("Help", "move"));
+    keys.add({{Qt::Key_W, [this] { m_actions.toggleWhole(this->take()); }}},
+             QT_TRANSLATE_NOOP("Help", "the take must not be interrupted"),
+             QT_TRANSLATE_NOOP("Help", "whole"));
+    keys.add({{Qt::Key_E, [this] { m_fields->typeReally(); }}},
+             QT_TRANSLATE_NOOP("Help", "when it really ran"),
+             QT_TRANSLATE_NOOP("Help", "really ran"));
+    keys.add({{Qt::Key_C, [this] { m_fields->typeCard(); }}},
+             QT_TRANSLATE_NOOP("Help", "type the card"), QT_TRANSLATE_NOOP("Help", "card"));
+    keys.add({{Qt::Key_X, [this] { failCard(); }}}, QT_TRANSLATE_NOOP("Help", "the card failed"),
+             QT_TRANSLATE_NOOP("Help", "card failed"));
+    keys.add({{Qt::Key_Plus, [this] { m_timeline->zoom(2); }},
+              {Qt::Key_Minus, [this] { m_timeline->zoom(0.5); }}},
+             QT_TRANSLATE_NOOP("Help", "zoom"), QT_TRANSLATE_NOOP("Help", "zoom"));
+    keys.add({{Qt::Key_F, [this] { m_timeline->fit(); }}}, QT_TRANSLATE_NOOP("Help", "whole day"),
+             QT_TRANSLATE_NOOP("Help", "fit"));
+    keys.add(
+        {{Qt::Key_PageUp, [this] { stepDay(-1); }}, {Qt::Key_PageDown, [this] { stepDay(1); }}},
+        QT_TRANSLATE_NOOP("Help", "other day"), QT_TRANSLATE_NOOP("Help", "day"));
+    keys.add({{Qt::Key_P, [this] { emit sheetRequested(QStringLiteral("pack-list")); }}},
+             QT_TRANSLATE_NOOP("Help", "pack list"), QT_TRANSLATE_NOOP("Help", "pack"));
+    keys.add({{Qt::Key_Insert, [this] { m_fields->typeLine(true); }}},
+             QT_TRANSLATE_NOOP("Help", "type a new take"));
+    keys.add({{Qt::Key_Return, line}, {Qt::Key_F2, line}},
+             QT_TRANSLATE_NOOP("Help", "rewrite the take"));
+    keys.add({{Qt::Key_Delete, [this] { m_actions.removeTake(this->take()); }}},
+             QT_TRANSLATE_NOOP("Help", "delete the take"));
+    keys.add({{Qt::Key_S, [this] { fill(); }}},
+             QT_TRANSLATE_NOOP("Help", "fill an empty day from the scenes"));
+    keys.add({{Qt::Key_Escape, [this] { m_actions.planner().stop(); }}},
+             QT_TRANSLATE_NOOP("Help", "stop searching: the best so far stays"));
+}
+
+void MediaView::fill() {
+    if (m_actions.planner().plan().takes.empty())
+        m_actions.fillFromScenes();
+    else
+        emit refused(tr("The day has takes already; delete them first."));
 }
 
 void MediaView::settle() {
@@ -105,7 +138,6 @@ void MediaView::layOut() {
     m_summary->setObjectName(QStringLiteral("day-summary"));
     m_fill->setObjectName(QStringLiteral("day-fill"));
     m_pack->setObjectName(QStringLiteral("day-pack"));
-    m_hint->setMinimumWidth(0);
     m_begins->setFixedWidth(64);
     m_safeBy->setFixedWidth(64);
     m_copies->setFixedWidth(32);
@@ -134,7 +166,7 @@ void MediaView::layOut() {
     column->addWidget(m_fields);
     column->addWidget(m_timeline, 1);
     column->addWidget(m_caution);
-    column->addWidget(m_hint);
+    column->addWidget(hintLabel());
 }
 
 void MediaView::wireFields() {
@@ -320,59 +352,6 @@ std::optional<Card> MediaView::packCard() const {
     if (list.days == 0)
         return std::nullopt;
     return packCardOf(m_actions.document().shoot(), list);
-}
-
-void MediaView::keyPressEvent(QKeyEvent* event) {
-    if (event->modifiers() & Qt::ControlModifier)
-        return QWidget::keyPressEvent(event);
-    const bool alt = event->modifiers() & Qt::AltModifier;
-    switch (event->key()) {
-    case Qt::Key_Left:
-        return alt ? nudge(-5) : stepTake(-1);
-    case Qt::Key_Right:
-        return alt ? nudge(5) : stepTake(1);
-    case Qt::Key_Up:
-        return stepLane(-1);
-    case Qt::Key_Down:
-        return stepLane(1);
-    case Qt::Key_PageDown:
-        return stepDay(1);
-    case Qt::Key_PageUp:
-        return stepDay(-1);
-    case Qt::Key_Plus:
-    case Qt::Key_Equal:
-        return m_timeline->zoom(2);
-    case Qt::Key_Minus:
-        return m_timeline->zoom(0.5);
-    case Qt::Key_F:
-        return m_timeline->fit();
-    case Qt::Key_W:
-        return m_actions.toggleWhole(take());
-    case Qt::Key_E:
-        return m_fields->typeReally();
-    case Qt::Key_C:
-        return m_fields->typeCard();
-    case Qt::Key_X:
-        return failCard();
-    case Qt::Key_S:
-        return m_actions.planner().plan().takes.empty()
-                   ? m_actions.fillFromScenes()
-                   : emit refused(tr("The day has takes already; delete them first."));
-    case Qt::Key_P:
-        return emit sheetRequested(QStringLiteral("pack-list"));
-    case Qt::Key_Insert:
-        return m_fields->typeLine(true);
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-    case Qt::Key_F2:
-        return m_fields->typeLine(take().isEmpty());
-    case Qt::Key_Delete:
-        return m_actions.removeTake(take());
-    case Qt::Key_Escape:
-        return m_actions.planner().stop();
-    default:
-        QWidget::keyPressEvent(event);
-    }
 }
 
 } // namespace bslate::app

@@ -20,7 +20,6 @@ class MediaView : public StepView {
 public:
     MediaView(DayActions& actions, const Style& style, QWidget* parent = nullptr);
 
-    [[nodiscard]] std::span<const KeyLine> keys() const override;
     /// Shows the day of the chosen setup, planned.
     void settle() override;
 
@@ -32,11 +31,11 @@ public:
     [[nodiscard]] std::optional<Card> packCard() const;
 
 protected:
-    void keyPressEvent(QKeyEvent* event) override;
     void showEvent(QShowEvent* event) override;
     void hideEvent(QHideEvent* event) override;
 
 private:
+    void addKeys();
     void layOut();
     void wireFields();
     void wireTimeline();
@@ -49,13 +48,13 @@ private:
     void nudge(int minutes);
     void dropTake(const QString& take, Seconds start);
     void failCard();
+    void fill(); ///< an empty day, from the scenes
 
     DayActions& m_actions;
     const Style& m_style;
     QLabel* m_title;
     QLabel* m_summary;
     QLabel* m_caution;
-    QLabel* m_hint;
     QPushButton* m_fill;
     QPushButton* m_pack;
     QuantityEdit* m_begins;

@@ -33,6 +33,7 @@ ProfilesView::ProfilesView(ProfileActions& actions, const Style& style, QWidget*
     , m_gamuts(new GamutPicture(style))
     , m_ramps(new RampPicture(style)) {
     setObjectName(QStringLiteral("profiles-view"));
+    addKeys();
     m_ask = [this] {
         return askOpenPath(this, tr("Import a curve"),
                            tr("Curves (*.cube *.clf *.ctf *.spi1d *.spi3d *.ocio)"));
@@ -48,11 +49,25 @@ ProfilesView::ProfilesView(ProfileActions& actions, const Style& style, QWidget*
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
-std::span<const KeyLine> ProfilesView::keys() const {
-    static constexpr KeyLine kKeys[] = {
-        {"Return, F2, Insert, R, L",
-         QT_TRANSLATE_NOOP("Help", "use in the setup, rename, import a curve, recipes, LUT")}};
-    return kKeys;
+void ProfilesView::addKeys() {
+    auto& keys = keyTable();
+    const auto sheet = [this](const char* name) {
+        return [this, name] { emit sheetRequested(QLatin1String(name)); };
+    };
+    keys.add({{Qt::Key_Return, [this] { m_actions.useInSetup(m_id); }}},
+             QT_TRANSLATE_NOOP("Help", "use the profile in the setup"));
+    keys.add({{Qt::Key_F2, [this] { m_list->editItem(m_list->currentItem()); }}},
+             QT_TRANSLATE_NOOP("Help", "rename it"));
+    keys.add({{Qt::Key_Insert,
+               [this] {
+                   if (const QString path = m_ask(); !path.isEmpty())
+                       importFile(path);
+               }}},
+             QT_TRANSLATE_NOOP("Help", "import a curve"));
+    keys.add({{Qt::Key_Delete, [this] { m_actions.remove(m_id); }}},
+             QT_TRANSLATE_NOOP("Help", "delete it"));
+    keys.add({{Qt::Key_R, sheet("recipes")}, {Qt::Key_L, sheet("lut")}},
+             QT_TRANSLATE_NOOP("Help", "recipes, LUT"));
 }
 
 QWidget* ProfilesView::buildSide() {
@@ -297,35 +312,11 @@ void ProfilesView::importFromLibrary() {
 
 bool ProfilesView::eventFilter(QObject* watched, QEvent* event) {
     if (watched == m_list && event->type() == QEvent::KeyPress) {
-        auto* key = static_cast<QKeyEvent*>(event);
-        if (key->key() == Qt::Key_R || key->key() == Qt::Key_L) {
-            keyPressEvent(key);
-            return true;
-        }
+        const auto* key = static_cast<QKeyEvent*>(event);
+        if (key->key() == Qt::Key_R || key->key() == Qt::Key_L)
+            return keyTable().press(*key);
     }
     return QWidget::eventFilter(watched, event);
-}
-
-void ProfilesView::keyPressEvent(QKeyEvent* event) {
-    switch (event->key()) {
-    case Qt::Key_Insert:
-        if (const QString path = m_ask(); !path.isEmpty())
-            importFile(path);
-        return;
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-        return m_actions.useInSetup(m_id);
-    case Qt::Key_Delete:
-        return m_actions.remove(m_id);
-    case Qt::Key_R:
-        emit sheetRequested(QStringLiteral("recipes"));
-        return;
-    case Qt::Key_L:
-        emit sheetRequested(QStringLiteral("lut"));
-        return;
-    default:
-        QWidget::keyPressEvent(event);
-    }
 }
 
 } // namespace bslate::app

@@ -25,8 +25,6 @@ class ProfilesView : public StepView {
 public:
     ProfilesView(ProfileActions& actions, const Style& style, QWidget* parent = nullptr);
 
-    [[nodiscard]] std::span<const KeyLine> keys() const override;
-
     void refresh();
     void choose(const QString& id);
     void compareWith(const QString& id); ///< empty: with nothing
@@ -42,9 +40,9 @@ public:
 protected:
     void showEvent(QShowEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
-    void keyPressEvent(QKeyEvent* event) override;
 
 private:
+    void addKeys();
     QWidget* buildSide();
     QLayout* buildButtons();
     QWidget* buildPage();

@@ -3,7 +3,6 @@
 #include "app/style/marks.h"
 #include "app/widgets/painted_access.h"
 
-#include <QKeyEvent>
 #include <QLineF>
 #include <QMouseEvent>
 #include <QPainter>
@@ -20,6 +19,7 @@ HandlePicture::HandlePicture(const Style& style, LookHandle first, int count, QW
     , m_held(first)
     , m_count(count) {
     setFocusPolicy(Qt::StrongFocus);
+    addKeys();
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
 }
 
@@ -53,26 +53,33 @@ void HandlePicture::paintHandles(QPainter& painter) const {
     }
 }
 
+void HandlePicture::addKeys() {
+    const auto go = [this](int by) {
+        return [this, by] {
+            emit chosen(handleAt(static_cast<int>(m_held) - static_cast<int>(m_first) + by));
+        };
+    };
+    const auto move = [this](int way) {
+        return [this, way](bool more) {
+            emit changed(m_held, stepped(m_look, m_held, (more ? 5 : 1) * way * upIs(m_held)));
+        };
+    };
+    m_keys.add({{Qt::Key_Left, go(-1)}, {Qt::Key_Right, go(1)}},
+               QT_TRANSLATE_NOOP("Help", "next handle of the curve or of the hues"),
+               QT_TRANSLATE_NOOP("Help", "handle"));
+    m_keys.add({{Qt::Key_Up, move(1)}, {Qt::Key_Down, move(-1)}},
+               QT_TRANSLATE_NOOP("Help", "move it by a hundredth (Shift: five)"),
+               QT_TRANSLATE_NOOP("Help", "move"));
+    m_keys.add({{Qt::Key_Return, [this] { emit numberWanted(); }}},
+               QT_TRANSLATE_NOOP("Help", "type its number"), QT_TRANSLATE_NOOP("Help", "number"));
+    m_keys.add({{Qt::Key_Delete, [this] { emit changed(m_held, neutral(m_look, m_held)); }}},
+               QT_TRANSLATE_NOOP("Help", "put it back to neutral"),
+               QT_TRANSLATE_NOOP("Help", "neutral"));
+}
+
 void HandlePicture::keyPressEvent(QKeyEvent* event) {
-    const int steps = (event->modifiers() & Qt::ShiftModifier ? 5 : 1) * upIs(m_held);
-    const int index = static_cast<int>(m_held) - static_cast<int>(m_first);
-    switch (event->key()) {
-    case Qt::Key_Left:
-        return emit chosen(handleAt(index - 1));
-    case Qt::Key_Right:
-        return emit chosen(handleAt(index + 1));
-    case Qt::Key_Up:
-        return emit changed(m_held, stepped(m_look, m_held, steps));
-    case Qt::Key_Down:
-        return emit changed(m_held, stepped(m_look, m_held, -steps));
-    case Qt::Key_Delete:
-        return emit changed(m_held, neutral(m_look, m_held));
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-        return emit numberWanted();
-    default:
+    if (!m_keys.press(*event))
         QWidget::keyPressEvent(event);
-    }
 }
 
 void HandlePicture::mousePressEvent(QMouseEvent* event) {

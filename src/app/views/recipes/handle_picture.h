@@ -2,6 +2,7 @@
 
 #include "app/style/style.h"
 #include "app/views/recipes/look_handle.h"
+#include "app/widgets/key_table.h"
 
 #include <QWidget>
 
@@ -21,6 +22,7 @@ public:
     [[nodiscard]] LookHandle held() const { return m_held; }
     [[nodiscard]] const Look& look() const { return m_look; }
     [[nodiscard]] virtual QPointF placeOf(LookHandle handle) const = 0;
+    [[nodiscard]] const KeyTable& keys() const { return m_keys; }
 
 signals:
     /// While a hand moves it; followed by changed() when it lets go.
@@ -47,11 +49,13 @@ protected:
 
 private:
     [[nodiscard]] LookHandle handleAt(int index) const;
+    void addKeys();
     void tell();
 
     const Style& m_style;
     LookHandle m_first, m_held;
     int m_count;
+    KeyTable m_keys;
     bool m_dragging = false;
     Look m_look, m_other, m_before; ///< before a drag
 };

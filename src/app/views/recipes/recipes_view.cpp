@@ -9,7 +9,6 @@
 #include "core/facts/evaluate.h"
 
 #include <QComboBox>
-#include <QKeyEvent>
 #include <QLabel>
 #include <QPushButton>
 #include <QVBoxLayout>
@@ -40,6 +39,7 @@ RecipesView::RecipesView(ProfileActions& actions, const Style& style, QWidget* p
               return parsed(m_held, text) ? std::nullopt : std::optional(rangeOf(m_held));
           })) {
     setObjectName(QStringLiteral("recipes-view"));
+    addKeys();
     build();
     connectPictures();
     auto& document = m_actions.document();
@@ -50,15 +50,21 @@ RecipesView::RecipesView(ProfileActions& actions, const Style& style, QWidget* p
     m_tone->setHeld(m_held);
 }
 
-std::span<const KeyLine> RecipesView::keys() const {
-    static constexpr KeyLine kKeys[] = {
-        {"Left, Right", QT_TRANSLATE_NOOP("Help", "next handle of the curve or of the hues")},
-        {"Up, Down", QT_TRANSLATE_NOOP("Help", "move it by a hundredth (Shift: five)")},
-        {"Return, Delete", QT_TRANSLATE_NOOP("Help", "type its number; put it back to neutral")},
-        {"K", QT_TRANSLATE_NOOP("Help", "next look beside the recipe")},
-        {"Insert, P", QT_TRANSLATE_NOOP("Help", "keep the profile's look as a recipe; put the "
-                                                "recipe into the profile")}};
-    return kKeys;
+void RecipesView::addKeys() {
+    auto& keys = keyTable();
+    keys.include(m_tone->keys());
+    keys.add({{Qt::Key_K, [this] { nextBeside(); }}},
+             QT_TRANSLATE_NOOP("Help", "next look beside the recipe"),
+             QT_TRANSLATE_NOOP("Help", "beside"));
+    keys.add({{Qt::Key_Insert, [this] { keepRecipe(); }}},
+             QT_TRANSLATE_NOOP("Help", "keep the profile's look as a recipe"));
+    keys.add({{Qt::Key_P, [this] { putRecipe(); }}},
+             QT_TRANSLATE_NOOP("Help", "put the recipe into the profile"));
+}
+
+void RecipesView::nextBeside() {
+    m_other->setCurrentIndex((m_other->currentIndex() + 1) % std::max(1, m_other->count()));
+    showLooks();
 }
 
 void RecipesView::build() {
@@ -115,12 +121,8 @@ void RecipesView::buildNumber(QVBoxLayout& column) {
     auto* row = new QHBoxLayout;
     row->addWidget(m_handleName);
     row->addWidget(m_number);
-    auto* hint = new QLabel(tr("\u25c2 \u25b8 handle   \u25b4 \u25be move   Return number   "
-                               "Del neutral   K beside"));
-    hint->setFont(Style::font(TextRole::Secondary));
-    hint->setForegroundRole(QPalette::PlaceholderText);
     row->addSpacing(12);
-    row->addWidget(hint);
+    row->addWidget(hintLabel());
     row->addStretch(1);
     row->addWidget(new QLabel(tr("Edges")));
     row->addWidget(m_detail);
@@ -287,20 +289,6 @@ void RecipesView::choose(const QString& recipeId) {
 
 QString RecipesView::chosen() const {
     return m_recipe->currentData().toString();
-}
-
-void RecipesView::keyPressEvent(QKeyEvent* event) {
-    switch (event->key()) {
-    case Qt::Key_K:
-        m_other->setCurrentIndex((m_other->currentIndex() + 1) % std::max(1, m_other->count()));
-        return showLooks();
-    case Qt::Key_Insert:
-        return keepRecipe();
-    case Qt::Key_P:
-        return putRecipe();
-    default:
-        QWidget::keyPressEvent(event);
-    }
 }
 
 } // namespace bslate::app

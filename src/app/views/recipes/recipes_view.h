@@ -28,7 +28,6 @@ class RecipesView : public StepView {
 public:
     RecipesView(ProfileActions& actions, const Style& style, QWidget* parent = nullptr);
 
-    [[nodiscard]] std::span<const KeyLine> keys() const override;
     void refresh();
     void choose(const QString& recipeId);
     [[nodiscard]] QString chosen() const; ///< id; empty when there is none
@@ -38,10 +37,11 @@ public:
     [[nodiscard]] LookScene& scene() { return *m_scene; }
 
 protected:
-    void keyPressEvent(QKeyEvent* event) override;
     void showEvent(QShowEvent* event) override;
 
 private:
+    void addKeys();
+    void nextBeside();
     void build();
     void buildHeader(QVBoxLayout& column);
     void buildNumber(QVBoxLayout& column);

@@ -3,14 +3,9 @@
 #include "app/document/text.h"
 #include "app/style/cost_marks.h"
 #include "app/style/marks.h"
-#include "app/widgets/painted_access.h"
 #include "core/quantity/print.h"
 
-#include <QHelpEvent>
-#include <QKeyEvent>
-#include <QMouseEvent>
 #include <QPainter>
-#include <QToolTip>
 
 #include <algorithm>
 #include <cmath>
@@ -76,16 +71,20 @@ QString cellText(const ModeCell& cell) {
 }
 
 LatticeCanvas::LatticeCanvas(const Style& style, QWidget* parent)
-    : QWidget(parent)
-    , m_style(style) {
-    setObjectName(QStringLiteral("lattice"));
-    setFocusPolicy(Qt::StrongFocus);
-    connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
+    : PickCanvas(style, "lattice", Order::Grid, Click::Moves,
+                 {QT_TRANSLATE_NOOP("Help", "choose a way of recording"),
+                  QT_TRANSLATE_NOOP("Help", "move")},
+                 parent) {
+    addPick({Qt::Key_Return}, QT_TRANSLATE_NOOP("Help", "record this way"),
+            QT_TRANSLATE_NOOP("Help", "record this way"));
+    connect(this, &PickCanvas::moved, this, &LatticeCanvas::holdCursor);
+    setSpoken(QAccessible::Table, tr("Ways of recording"),
+              tr("Arrows move, Return records this way, L changes the sensor area"));
 }
 
 void LatticeCanvas::show(const Lattice* lattice, const Camera* camera, const std::string& mode,
                          FrameRate rate, bool keepCursor) {
-    // The old lattice may be gone already: only what tellCursor() noted is asked for.
+    // The old lattice may be gone already: only what holdCursor() noted is asked for.
     const std::string heldMode = keepCursor && !m_heldMode.empty() ? m_heldMode : mode;
     const FrameRate heldRate = keepCursor && !m_heldMode.empty() ? m_heldRate : rate;
     m_lattice = lattice;
@@ -95,22 +94,22 @@ void LatticeCanvas::show(const Lattice* lattice, const Camera* camera, const std
     if (camera && !m_layer.empty() && !findArea(*camera, m_layer))
         m_layer.clear();
     arrange();
-    m_row = m_column = 0;
-    for (int row = 0; row < static_cast<int>(m_rows.size()); ++row)
-        for (int column = 0; column < static_cast<int>(m_columns.size()); ++column) {
-            const auto* here = cell(row, column);
-            if (!here || here->rate != heldRate)
-                continue;
-            const auto& all = m_lattice->rows[m_rows[static_cast<std::size_t>(row)]]
-                                  .cells[m_columns[static_cast<std::size_t>(column)]];
-            if (std::any_of(all.begin(), all.end(),
-                            [&](const auto& c) { return c.mode->id == heldMode; })) {
-                m_row = row;
-                m_column = column;
-            }
-        }
     updateGeometry();
-    tellCursor();
+    setCurrent(placeOf(heldMode, heldRate));
+}
+
+int LatticeCanvas::placeOf(const std::string& mode, FrameRate rate) const {
+    int place = 0;
+    for (int item = 0; item < itemCount(); ++item) {
+        const auto* here = cell(item);
+        if (!here || here->rate != rate)
+            continue;
+        const auto& all = m_lattice->rows[m_rows[static_cast<std::size_t>(item / columns())]]
+                              .cells[m_columns[static_cast<std::size_t>(item % columns())]];
+        if (std::any_of(all.begin(), all.end(), [&](const auto& c) { return c.mode->id == mode; }))
+            place = item;
+    }
+    return place;
 }
 
 void LatticeCanvas::arrange() {
@@ -135,25 +134,25 @@ void LatticeCanvas::arrange() {
             m_columns.push_back(column);
 }
 
-const ModeCell* LatticeCanvas::cell(int row, int column) const {
-    if (row < 0 || column < 0 || row >= static_cast<int>(m_rows.size()) ||
-        column >= static_cast<int>(m_columns.size()))
-        return nullptr;
-    return shownCell(m_lattice->rows[m_rows[static_cast<std::size_t>(row)]],
-                     m_columns[static_cast<std::size_t>(column)], m_layer);
+int LatticeCanvas::itemCount() const {
+    return static_cast<int>(m_rows.size() * m_columns.size());
 }
 
-const ModeCell* LatticeCanvas::current() const {
-    return cell(m_row, m_column);
+const ModeCell* LatticeCanvas::cell(int item) const {
+    if (item < 0 || item >= itemCount())
+        return nullptr;
+    return shownCell(m_lattice->rows[m_rows[static_cast<std::size_t>(item / columns())]],
+                     m_columns[static_cast<std::size_t>(item % columns())], m_layer);
 }
 
 void LatticeCanvas::setLayer(const std::string& area) {
+    const int row = current() / std::max(1, columns()), column = current() % std::max(1, columns());
     m_layer = area;
     arrange();
-    m_row = std::clamp(m_row, 0, std::max(0, static_cast<int>(m_rows.size()) - 1));
-    m_column = std::clamp(m_column, 0, std::max(0, static_cast<int>(m_columns.size()) - 1));
     updateGeometry();
-    tellCursor();
+    const int lastRow = static_cast<int>(m_rows.size()) - 1;
+    setCurrent(std::clamp(row, 0, std::max(0, lastRow)) * columns() +
+               std::clamp(column, 0, std::max(0, columns() - 1)));
 }
 
 void LatticeCanvas::nextLayer() {
@@ -171,20 +170,28 @@ void LatticeCanvas::setOnlyOpen(bool on) {
     setLayer(m_layer);
 }
 
-QRectF LatticeCanvas::box(int row, int column) const {
-    const double count = std::max<double>(1, static_cast<double>(m_columns.size()));
+QRectF LatticeCanvas::itemBox(int item) const {
+    const int count = std::max(1, columns());
     const double width = std::clamp((this->width() - kRowHead) / count, kLeastWidth, kMostWidth);
-    return {kRowHead + column * width, kHeader + row * (kCellHeight + kGap), width - kGap,
+    const int row = item / count;
+    return {kRowHead + (item % count) * width, kHeader + row * (kCellHeight + kGap), width - kGap,
             kCellHeight};
 }
 
 QRectF LatticeCanvas::boxOf(const std::string& mode, FrameRate rate) const {
-    for (int row = 0; row < static_cast<int>(m_rows.size()); ++row)
-        for (int column = 0; column < static_cast<int>(m_columns.size()); ++column)
-            if (const auto* here = cell(row, column);
-                here && here->mode->id == mode && here->rate == rate)
-                return box(row, column);
+    for (int item = 0; item < itemCount(); ++item)
+        if (const auto* here = cell(item); here && here->mode->id == mode && here->rate == rate)
+            return itemBox(item);
     return {};
+}
+
+QString LatticeCanvas::itemWords(int item) const {
+    const auto* here = cell(item);
+    return here ? cellText(*here) : emptyWords();
+}
+
+QString LatticeCanvas::emptyWords() const {
+    return tr("nothing can be used in this layer");
 }
 
 QSize LatticeCanvas::sizeHint() const {
@@ -197,96 +204,17 @@ QSize LatticeCanvas::minimumSizeHint() const {
             sizeHint().height()};
 }
 
-void LatticeCanvas::moveTo(int row, int column) {
-    const int lastRow = static_cast<int>(m_rows.size()) - 1;
-    const int lastColumn = static_cast<int>(m_columns.size()) - 1;
-    if (lastRow < 0 || lastColumn < 0)
-        return;
-    m_row = std::clamp(row, 0, lastRow);
-    m_column = std::clamp(column, 0, lastColumn);
-    tellCursor();
-}
-
-void LatticeCanvas::tellCursor() {
-    const auto* here = current();
+void LatticeCanvas::holdCursor() {
+    const auto* here = cursor();
     m_heldMode = here ? here->mode->id : std::string();
     m_heldRate = here ? here->rate : FrameRate{};
-    describe(*this, QAccessible::Table, tr("Ways of recording"),
-             here ? cellText(*here) : tr("nothing can be used in this layer"),
-             tr("Arrows move, Return records this way, L changes the sensor area"));
-    update();
-    emit moved();
-    if (here)
-        emit cursorAt(box(m_row, m_column).toAlignedRect().adjusted(0, -30, 0, 8));
-}
-
-void LatticeCanvas::keyPressEvent(QKeyEvent* event) {
-    if (event->modifiers() & (Qt::ControlModifier | Qt::AltModifier))
-        return QWidget::keyPressEvent(event);
-    switch (event->key()) {
-    case Qt::Key_Left:
-        return moveTo(m_row, m_column - 1);
-    case Qt::Key_Right:
-        return moveTo(m_row, m_column + 1);
-    case Qt::Key_Up:
-        return moveTo(m_row - 1, m_column);
-    case Qt::Key_Down:
-        return moveTo(m_row + 1, m_column);
-    case Qt::Key_Home:
-        return moveTo(m_row, 0);
-    case Qt::Key_End:
-        return moveTo(m_row, static_cast<int>(m_columns.size()) - 1);
-    case Qt::Key_PageUp:
-        return moveTo(0, m_column);
-    case Qt::Key_PageDown:
-        return moveTo(static_cast<int>(m_rows.size()) - 1, m_column);
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-        emit chosen();
-        return;
-    default:
-        QWidget::keyPressEvent(event);
-    }
-}
-
-QPoint LatticeCanvas::cellUnder(QPointF point) const {
-    for (int row = 0; row < static_cast<int>(m_rows.size()); ++row)
-        for (int column = 0; column < static_cast<int>(m_columns.size()); ++column)
-            if (box(row, column).contains(point))
-                return {column, row};
-    return {-1, -1};
-}
-
-void LatticeCanvas::mousePressEvent(QMouseEvent* event) {
-    const auto at = cellUnder(event->position());
-    if (at.x() >= 0)
-        moveTo(at.y(), at.x());
-}
-
-void LatticeCanvas::mouseDoubleClickEvent(QMouseEvent* event) {
-    if (cellUnder(event->position()).x() >= 0)
-        emit chosen();
-}
-
-bool LatticeCanvas::event(QEvent* event) {
-    if (event->type() == QEvent::ToolTip) {
-        const auto* help = static_cast<QHelpEvent*>(event);
-        const auto at = cellUnder(help->pos());
-        const auto* here = cell(at.y(), at.x());
-        if (here)
-            QToolTip::showText(help->globalPos(), cellText(*here), this);
-        else
-            QToolTip::hideText();
-        return true;
-    }
-    return QWidget::event(event);
 }
 
 void LatticeCanvas::paintHeader(QPainter& painter) const {
-    const auto& t = m_style.colours();
+    const auto& t = style().colours();
     for (int column = 0; column < static_cast<int>(m_columns.size()); ++column) {
         const auto rate = m_lattice->rates[m_columns[static_cast<std::size_t>(column)]];
-        const QRectF area = box(0, column);
+        const QRectF area = itemBox(column);
         painter.setFont(Style::font(TextRole::Title));
         painter.setPen(rate == m_rate ? t.marigold : t.ink);
         painter.drawText(QRectF(area.left(), 0, area.width(), kHeader - 4), Qt::AlignCenter,
@@ -295,9 +223,9 @@ void LatticeCanvas::paintHeader(QPainter& painter) const {
 }
 
 void LatticeCanvas::paintRowHead(QPainter& painter, int row) const {
-    const auto& t = m_style.colours();
+    const auto& t = style().colours();
     const auto& shown = m_lattice->rows[m_rows[static_cast<std::size_t>(row)]];
-    const QRectF area(0, box(row, 0).top(), kRowHead - 8, kCellHeight);
+    const QRectF area(0, itemBox(row * columns()).top(), kRowHead - 8, kCellHeight);
     painter.setFont(Style::font(TextRole::Body));
     painter.setPen(t.ink);
     painter.drawText(area.adjusted(0, 6, 0, 0), Qt::AlignLeft | Qt::AlignTop,
@@ -319,7 +247,7 @@ void LatticeCanvas::paintRowHead(QPainter& painter, int row) const {
 
 void LatticeCanvas::paintOpen(QPainter& painter, const QRectF& area, const ModeCell& shown,
                               bool now) const {
-    const auto& t = m_style.colours();
+    const auto& t = style().colours();
     painter.setFont(Style::font(TextRole::Body));
     painter.setPen(now ? t.marigold : t.ink);
     const QRectF text = area.adjusted(7, 3, -4, -3);
@@ -340,14 +268,14 @@ void LatticeCanvas::paintOpen(QPainter& painter, const QRectF& area, const ModeC
     }
 }
 
-void LatticeCanvas::paintCell(QPainter& painter, int row, int column) const {
-    const auto* shown = cell(row, column);
+void LatticeCanvas::paintCell(QPainter& painter, int item) const {
+    const auto* shown = cell(item);
     if (!shown)
         return;
-    const auto& t = m_style.colours();
-    const QRectF area = box(row, column);
+    const auto& t = style().colours();
+    const QRectF area = itemBox(item);
     const bool now = shown->mode->id == m_mode && shown->rate == m_rate;
-    const bool here = row == m_row && column == m_column;
+    const bool here = item == current();
     drawBlock(painter, area, now ? t.raised : t.deep, now ? t.marigold : t.line, now ? 1.6 : 0);
     if (shown->available()) {
         paintOpen(painter, area, *shown, now);
@@ -375,11 +303,10 @@ void LatticeCanvas::paintEvent(QPaintEvent*) {
         return;
     QPainter painter(this);
     paintHeader(painter);
-    for (int row = 0; row < static_cast<int>(m_rows.size()); ++row) {
+    for (int row = 0; row < static_cast<int>(m_rows.size()); ++row)
         paintRowHead(painter, row);
-        for (int column = 0; column < static_cast<int>(m_columns.size()); ++column)
-            paintCell(painter, row, column);
-    }
+    for (int item = 0; item < itemCount(); ++item)
+        paintCell(painter, item);
 }
 
 } // namespace bslate::app

@@ -1,9 +1,7 @@
 #pragma once
 
-#include "app/style/style.h"
+#include "app/widgets/pick_canvas.h"
 #include "core/facts/lattice.h"
-
-#include <QWidget>
 
 #include <string>
 #include <vector>
@@ -12,9 +10,8 @@ namespace bslate::app {
 
 /// The mode lattice as a picture: frame rates across, codec and size down, sensor areas as
 /// layers. Each cell shows bit rate, record time and marks for what it costs; a cell that cannot
-/// be used is hatched and says why in a word. The cursor moves by arrow keys or mouse; nothing
-/// changes until a cell is chosen.
-class LatticeCanvas : public QWidget {
+/// be used is hatched and says why in a word. Nothing changes until a cell is picked.
+class LatticeCanvas : public PickCanvas {
     Q_OBJECT
 
 public:
@@ -26,7 +23,7 @@ public:
               bool keepCursor);
 
     /// The cell under the cursor; null when there is none.
-    [[nodiscard]] const ModeCell* current() const;
+    [[nodiscard]] const ModeCell* cursor() const { return cell(current()); }
 
     /// Shows one sensor area only, or all (empty id): the layers of the lattice.
     void setLayer(const std::string& area);
@@ -39,34 +36,29 @@ public:
     /// Where a cell is drawn, for tests and for keeping it in view; empty when it is hidden.
     [[nodiscard]] QRectF boxOf(const std::string& mode, FrameRate rate) const;
 
+    [[nodiscard]] int itemCount() const override;
+    [[nodiscard]] QRectF itemBox(int item) const override;
+    [[nodiscard]] QString itemWords(int item) const override;
+
     QSize sizeHint() const override;
     QSize minimumSizeHint() const override;
 
-signals:
-    void moved();  ///< the cursor or the layer
-    void chosen(); ///< Return or a double click on the cell under the cursor
-    void cursorAt(QRect cell);
-
 protected:
+    [[nodiscard]] QString emptyWords() const override;
+    [[nodiscard]] int columns() const override { return static_cast<int>(m_columns.size()); }
     void paintEvent(QPaintEvent* event) override;
-    void keyPressEvent(QKeyEvent* event) override;
-    void mousePressEvent(QMouseEvent* event) override;
-    void mouseDoubleClickEvent(QMouseEvent* event) override;
-    bool event(QEvent* event) override;
 
 private:
-    [[nodiscard]] QRectF box(int row, int column) const;
-    [[nodiscard]] const ModeCell* cell(int row, int column) const;
-    [[nodiscard]] QPoint cellUnder(QPointF point) const; ///< column, row; -1 for none
+    [[nodiscard]] const ModeCell* cell(int item) const;
     void arrange();
-    void moveTo(int row, int column);
-    void tellCursor();
+    /// The place of a cell, also of one that another layer hides it behind; the first for none.
+    [[nodiscard]] int placeOf(const std::string& mode, FrameRate rate) const;
+    void holdCursor();
     void paintHeader(QPainter& painter) const;
     void paintRowHead(QPainter& painter, int row) const;
-    void paintCell(QPainter& painter, int row, int column) const;
+    void paintCell(QPainter& painter, int item) const;
     void paintOpen(QPainter& painter, const QRectF& area, const ModeCell& shown, bool now) const;
 
-    const Style& m_style;
     const Lattice* m_lattice = nullptr;
     const Camera* m_camera = nullptr;
     std::string m_mode; ///< recorded now
@@ -77,8 +69,6 @@ private:
     std::vector<std::size_t> m_columns; ///< shown ones
     std::string m_heldMode;             ///< of the cell under the cursor, for the next lattice
     FrameRate m_heldRate;
-    int m_row = 0;
-    int m_column = 0;
 };
 
 /// The words for a cell, as read by assistive technology and shown in its tip.

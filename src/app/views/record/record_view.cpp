@@ -10,11 +10,11 @@
 #include "core/facts/evaluate.h"
 #include "core/quantity/print.h"
 
-#include <QKeyEvent>
 #include <QLabel>
 #include <QPainter>
 #include <QPushButton>
 #include <QScrollArea>
+#include <QScrollBar>
 #include <QVBoxLayout>
 
 namespace bslate::app {
@@ -62,6 +62,7 @@ RecordView::RecordView(Actions& actions, const Style& style, QWidget* parent)
     , m_optics(new OpticsPicture(style)) {
     setObjectName(QStringLiteral("record-view"));
     setFocusPolicy(Qt::StrongFocus);
+    addKeys();
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 12, 16, 10);
     column->setSpacing(6);
@@ -76,17 +77,13 @@ RecordView::RecordView(Actions& actions, const Style& style, QWidget* parent)
     column->addWidget(m_detail);
     column->addWidget(m_optics, 1);
     column->addStretch(0);
-    auto* hint = new QLabel(tr("arrows move   Return record this way   W open what is closed   "
-                               "L sensor area   F only what can be used   C compare two setups"));
-    hint->setFont(Style::font(TextRole::Secondary));
-    hint->setForegroundRole(QPalette::PlaceholderText);
-    column->addWidget(hint);
-    connect(m_canvas, &LatticeCanvas::moved, this, &RecordView::showCursor);
-    connect(m_canvas, &LatticeCanvas::chosen, this, &RecordView::choose);
-    connect(m_canvas, &LatticeCanvas::cursorAt, this, [this](const QRect& cell) {
-        m_scroll->ensureVisible(cell.center().x(), cell.center().y(), cell.width() / 2,
-                                cell.height() / 2 + 8);
-    });
+    column->addWidget(hintLabel());
+    connect(m_canvas, &PickCanvas::moved, this, &RecordView::showCursor);
+    connect(m_canvas, &PickCanvas::picked, this, &RecordView::choose);
+    // What the detail says of a cell takes room from the lattice: then it is looked for again.
+    connect(m_canvas, &PickCanvas::currentAt, this, &RecordView::keepCursorInView);
+    connect(m_scroll->verticalScrollBar(), &QScrollBar::rangeChanged, this,
+            &RecordView::keepCursorInView);
     connect(m_detail, &CellDetail::chooseRequested, this, &RecordView::choose);
     connect(m_detail, &CellDetail::openingRequested, this, &RecordView::open);
     connect(&m_actions.document(), &ShootDocument::changed, this, &RecordView::refresh);
@@ -97,13 +94,21 @@ RecordView::RecordView(Actions& actions, const Style& style, QWidget* parent)
     });
 }
 
-std::span<const KeyLine> RecordView::keys() const {
-    static constexpr KeyLine kKeys[] = {
-        {"arrows, Return, W",
-         QT_TRANSLATE_NOOP("Help", "move, record this way, open a closed cell")},
-        {"L, F", QT_TRANSLATE_NOOP("Help", "next sensor area, only what can be used")},
-        {"C", QT_TRANSLATE_NOOP("Help", "compare two setups")}};
-    return kKeys;
+void RecordView::addKeys() {
+    auto& keys = keyTable();
+    keys.include(m_canvas->keys());
+    keys.add({{Qt::Key_W, [this] { open(0); }}},
+             QT_TRANSLATE_NOOP("Help", "open a closed cell by what is offered first"),
+             QT_TRANSLATE_NOOP("Help", "open what is closed"));
+    keys.add({{Qt::Key_L, [this] { m_canvas->nextLayer(); }}},
+             QT_TRANSLATE_NOOP("Help", "next sensor area"),
+             QT_TRANSLATE_NOOP("Help", "sensor area"));
+    keys.add({{Qt::Key_F, [this] { m_only->toggle(); }}},
+             QT_TRANSLATE_NOOP("Help", "only what can be used"),
+             QT_TRANSLATE_NOOP("Help", "only what can be used"));
+    keys.add({{Qt::Key_C, [this] { emit sheetRequested(QStringLiteral("compare")); }}},
+             QT_TRANSLATE_NOOP("Help", "compare two setups"),
+             QT_TRANSLATE_NOOP("Help", "compare two setups"));
 }
 
 void RecordView::buildHeader(QVBoxLayout& column) {
@@ -185,6 +190,15 @@ void RecordView::refresh() {
     m_scroll->setMaximumHeight(m_canvas->sizeHint().height() + 2); // the optics take the rest
 }
 
+void RecordView::keepCursorInView() {
+    if (!m_canvas->cursor())
+        return;
+    const QRectF cell = m_canvas->itemBox(m_canvas->current());
+    const QPoint middle = cell.center().toPoint() - QPoint(0, 11); // with what stands around it
+    m_scroll->ensureVisible(middle.x(), middle.y(), qRound(cell.width() / 2),
+                            qRound(cell.height() / 2) + 27);
+}
+
 void RecordView::showCursor() {
     const auto* setup =
         findSetup(*(m_value ? m_value : m_actions.document().value()), fromQt(m_setupId));
@@ -194,7 +208,7 @@ void RecordView::showCursor() {
     const auto* area = findArea(*context->camera, m_canvas->layer());
     m_layer->setText(area ? tr("Area: %1").arg(toQt(area->name)) : tr("All areas"));
     const auto* now = m_actions.document().evaluation();
-    const auto* cell = m_canvas->current();
+    const auto* cell = m_canvas->cursor();
     m_openings.clear();
     if (!cell) {
         m_detail->showNothing(tr("Nothing here can be used: L shows another area, F all cells."));
@@ -244,7 +258,7 @@ void RecordView::applyMode(const Setup& to) {
 
 void RecordView::choose() {
     const auto* setup = m_actions.document().setup();
-    const auto* cell = m_canvas->current();
+    const auto* cell = m_canvas->cursor();
     if (!setup || !cell)
         return;
     if (!cell->available())
@@ -266,24 +280,6 @@ void RecordView::open(int index) {
         m_actions.turnControl(tr("Rating"), TurnRating{to.rating});
     applyMode(to);
     m_canvas->setFocus();
-}
-
-void RecordView::keyPressEvent(QKeyEvent* event) {
-    if (event->modifiers() & (Qt::ControlModifier | Qt::AltModifier))
-        return QWidget::keyPressEvent(event);
-    switch (event->key()) {
-    case Qt::Key_L:
-        return m_canvas->nextLayer();
-    case Qt::Key_F:
-        return m_only->toggle();
-    case Qt::Key_W:
-        return open(0);
-    case Qt::Key_C:
-        emit sheetRequested(QStringLiteral("compare"));
-        return;
-    default:
-        QWidget::keyPressEvent(event);
-    }
 }
 
 } // namespace bslate::app

@@ -25,19 +25,18 @@ class RecordView : public StepView {
 public:
     RecordView(Actions& actions, const Style& style, QWidget* parent = nullptr);
 
-    [[nodiscard]] std::span<const KeyLine> keys() const override;
-
     [[nodiscard]] LatticeCanvas& lattice() { return *m_canvas; }
     void refresh();
 
 protected:
-    void keyPressEvent(QKeyEvent* event) override;
     void showEvent(QShowEvent* event) override;
     void focusInEvent(QFocusEvent* event) override;
 
 private:
+    void addKeys();
     void buildHeader(QVBoxLayout& column);
     void showCursor();
+    void keepCursorInView();
     void showOptics(const Evaluation* now, const Setup& setup, const ModeCell* cell);
     void choose();
     void open(int index);

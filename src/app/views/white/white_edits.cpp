@@ -5,11 +5,10 @@
 #include "app/views/white/white_view.h"
 #include "app/widgets/quantity_edit.h"
 #include "app/widgets/value_block.h"
+#include "core/base/enumerated.h"
 #include "core/facts/evaluate.h"
 #include "core/quantity/parse.h"
 #include "core/shoot/lamps.h"
-
-#include <QKeyEvent>
 
 #include <cmath>
 
@@ -245,60 +244,60 @@ void WhiteView::takeGel() {
     emit refused(tr("No gel is on."));
 }
 
-void WhiteView::keyPressEvent(QKeyEvent* event) {
-    if (!m_actions.document().setup() ||
-        event->modifiers() & (Qt::ControlModifier | Qt::AltModifier)) {
-        QWidget::keyPressEvent(event);
-        return;
-    }
-    const bool shift = event->modifiers() & Qt::ShiftModifier;
-    const int many = shift ? 5 : 1;
-    switch (event->key()) {
-    case Qt::Key_Left:
-        return stepWhite(-many, 0);
-    case Qt::Key_Right:
-        return stepWhite(many, 0);
-    case Qt::Key_Up:
-        return stepWhite(0, many);
-    case Qt::Key_Down:
-        return stepWhite(0, -many);
-    case Qt::Key_K:
-        return choose(choices().key, tr("White for the key"));
-    case Qt::Key_B:
-        return choose(choices().between, tr("White between"));
-    case Qt::Key_D:
-        return choose(choices().background, tr("White for the background"));
-    case Qt::Key_W:
-        return m_white->type();
-    case Qt::Key_E:
-        return m_wanted->type();
-    case Qt::Key_M:
-        return setBy(m_actions.document().setup()->whiteBy == WhiteBy::Card ? WhiteBy::Preset
-                                                                            : WhiteBy::Card);
-    case Qt::Key_C:
-        return sameForAll();
-    case Qt::Key_F:
-        measureWhite();
-        return;
-    case Qt::Key_S:
-        findSensor();
-        return;
-    case Qt::Key_L:
-        return chooseLight(shift ? -1 : 1);
-    case Qt::Key_A:
-        return typeLight(std::nullopt);
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-        return m_chosen ? typeLight(m_chosen) : QWidget::keyPressEvent(event);
-    case Qt::Key_Delete:
-        return deleteLight();
-    case Qt::Key_G:
-        return shift ? takeGel() : putGel();
-    case Qt::Key_R:
-        return m_ratios->focusFirst();
-    default:
-        QWidget::keyPressEvent(event);
-    }
+void WhiteView::addKeys() {
+    auto& keys = keyTable();
+    const auto step = [this](int kelvin, int tint) {
+        return [this, kelvin, tint](bool five) {
+            stepWhite(five ? 5 * kelvin : kelvin, five ? 5 * tint : tint);
+        };
+    };
+    keys.onlyWhile([this] { return m_actions.document().setup() != nullptr; });
+    keys.add({{Qt::Key_Left, step(-1, 0)}, {Qt::Key_Right, step(1, 0)}},
+             QT_TRANSLATE_NOOP("Help", "kelvin by the camera's steps (Shift: five)"),
+             QT_TRANSLATE_NOOP("Help", "kelvin"));
+    keys.add({{Qt::Key_Up, step(0, 1)}, {Qt::Key_Down, step(0, -1)}},
+             QT_TRANSLATE_NOOP("Help", "tint by the camera's steps (Shift: five)"),
+             QT_TRANSLATE_NOOP("Help", "tint"));
+    keys.add({{Qt::Key_K, [this] { choose(choices().key, tr("White for the key")); }}},
+             QT_TRANSLATE_NOOP("Help", "white for the key"), QT_TRANSLATE_NOOP("Help", "key"));
+    keys.add({{Qt::Key_B, [this] { choose(choices().between, tr("White between")); }}},
+             QT_TRANSLATE_NOOP("Help", "white between key and background"),
+             QT_TRANSLATE_NOOP("Help", "between"));
+    keys.add(
+        {{Qt::Key_D, [this] { choose(choices().background, tr("White for the background")); }}},
+        QT_TRANSLATE_NOOP("Help", "white for the background"));
+    keys.add({{Qt::Key_M, [this] { setBy(nextOf(m_actions.document().setup()->whiteBy)); }}},
+             QT_TRANSLATE_NOOP("Help", "measured from the card, or a preset"),
+             QT_TRANSLATE_NOOP("Help", "card"));
+    keys.add({{Qt::Key_F, [this] { measureWhite(); }}},
+             QT_TRANSLATE_NOOP("Help", "white from a grey card in a clip"),
+             QT_TRANSLATE_NOOP("Help", "clip"));
+    keys.add({{Qt::Key_C, [this] { sameForAll(); }}},
+             QT_TRANSLATE_NOOP("Help", "this white for every setup of the scene"),
+             QT_TRANSLATE_NOOP("Help", "for all"));
+    keys.add({{Qt::Key_L, [this] { chooseLight(1); }},
+              {Qt::SHIFT | Qt::Key_L, [this] { chooseLight(-1); }}},
+             QT_TRANSLATE_NOOP("Help", "next light, the one before"),
+             QT_TRANSLATE_NOOP("Help", "next light"));
+    keys.add({{Qt::Key_Return, [this] { return m_chosen && (typeLight(m_chosen), true); }}},
+             QT_TRANSLATE_NOOP("Help", "type the chosen light"));
+    keys.add({{Qt::Key_A, [this] { typeLight(std::nullopt); }}},
+             QT_TRANSLATE_NOOP("Help", "add a light"), QT_TRANSLATE_NOOP("Help", "new"));
+    keys.add({{Qt::Key_Delete, [this] { deleteLight(); }}},
+             QT_TRANSLATE_NOOP("Help", "delete the chosen light"));
+    keys.add({{Qt::Key_G, [this] { putGel(); }}, {Qt::SHIFT | Qt::Key_G, [this] { takeGel(); }}},
+             QT_TRANSLATE_NOOP("Help", "put the proposed gels on, take the last one off"),
+             QT_TRANSLATE_NOOP("Help", "gel"));
+    keys.add({{Qt::Key_R, [this] { m_ratios->focusFirst(); }}},
+             QT_TRANSLATE_NOOP("Help", "type the ratios that are wanted"),
+             QT_TRANSLATE_NOOP("Help", "ratios"));
+    keys.add({{Qt::Key_E, [this] { m_wanted->type(); }}},
+             QT_TRANSLATE_NOOP("Help", "type the white the grade is to have"),
+             QT_TRANSLATE_NOOP("Help", "grade"));
+    keys.add({{Qt::Key_W, [this] { m_white->type(); }}},
+             QT_TRANSLATE_NOOP("Help", "type the white"));
+    keys.add({{Qt::Key_S, [this] { findSensor(); }}},
+             QT_TRANSLATE_NOOP("Help", "the camera's primaries and gains from a chart"));
 }
 
 } // namespace bslate::app

@@ -14,7 +14,6 @@
 #include "core/shoot/lamps.h"
 
 #include <QComboBox>
-#include <QKeyEvent>
 #include <QLabel>
 #include <QPushButton>
 #include <QVBoxLayout>
@@ -41,7 +40,6 @@ WhiteView::WhiteView(Actions& actions, const Style& style, QWidget* parent)
     , m_style(style)
     , m_title(new QLabel)
     , m_subtitle(new QLabel)
-    , m_hint(new QLabel)
     , m_white(new ValueBlock(
           style, tr("White"), tr("Drag or arrows: the camera's steps; Return or W: type"),
           [this](const QString& text) -> std::optional<QString> {
@@ -68,6 +66,7 @@ WhiteView::WhiteView(Actions& actions, const Style& style, QWidget* parent)
     , m_line(
           new QuantityEdit([this](const QString& text) { return problemWithLight(text); }, this)) {
     setObjectName(QStringLiteral("white-view"));
+    addKeys();
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 14, 16, 10);
     column->setSpacing(8);
@@ -76,12 +75,7 @@ WhiteView::WhiteView(Actions& actions, const Style& style, QWidget* parent)
     column->addWidget(m_channels);
     column->addWidget(m_ratios);
     column->addWidget(m_later);
-    m_hint->setText(
-        tr("\u25c2 \u25b8 kelvin   \u25b4 \u25be tint   K key   B between   M card   F clip   "
-           "C for all   L next light   A new   G gel   R ratios   E grade"));
-    m_hint->setFont(Style::font(TextRole::Secondary));
-    m_hint->setForegroundRole(QPalette::PlaceholderText);
-    column->addWidget(m_hint);
+    column->addWidget(hintLabel());
     m_line->hide();
     m_line->setObjectName(QStringLiteral("white-lamp"));
     m_line->setAccessibleName(tr("A light as one line"));
@@ -95,25 +89,6 @@ WhiteView::WhiteView(Actions& actions, const Style& style, QWidget* parent)
     });
     connect(&style, &Style::changed, this, qOverload<>(&QWidget::update));
     setFocusPolicy(Qt::StrongFocus);
-}
-
-std::span<const KeyLine> WhiteView::keys() const {
-    static constexpr KeyLine kKeys[] = {
-        {"Left, Right, Up, Down",
-         QT_TRANSLATE_NOOP("Help", "kelvin and tint by the camera's steps (Shift: five)")},
-        {"K, B, D", QT_TRANSLATE_NOOP("Help", "white for the key, between, for the background")},
-        {"W, E", QT_TRANSLATE_NOOP("Help", "type the white, the white the grade is to have")},
-        {"M", QT_TRANSLATE_NOOP("Help", "measured from the card, or a preset")},
-        {"F", QT_TRANSLATE_NOOP("Help", "white from a grey card in a clip")},
-        {"S", QT_TRANSLATE_NOOP("Help", "the camera's primaries and gains from a chart")},
-        {"C", QT_TRANSLATE_NOOP("Help", "this white for every setup of the scene")},
-        {"L, Shift+L, Return",
-         QT_TRANSLATE_NOOP("Help", "next light, the one before, type the chosen one")},
-        {"A, Delete", QT_TRANSLATE_NOOP("Help", "add a light, delete the chosen one")},
-        {"G, Shift+G",
-         QT_TRANSLATE_NOOP("Help", "put the proposed gels on, take the last one off")},
-        {"R", QT_TRANSLATE_NOOP("Help", "type the ratios that are wanted")}};
-    return kKeys;
 }
 
 void WhiteView::buildHeader(QVBoxLayout& column) {

@@ -33,7 +33,6 @@ class WhiteView : public StepView {
 public:
     WhiteView(Actions& actions, const Style& style, QWidget* parent = nullptr);
 
-    [[nodiscard]] std::span<const KeyLine> keys() const override;
     void refresh();
 
     [[nodiscard]] WhitePicture& picture() { return *m_picture; }
@@ -50,10 +49,10 @@ public:
     void setAskForClip(std::function<QString()> ask) { m_ask = std::move(ask); }
 
 protected:
-    void keyPressEvent(QKeyEvent* event) override;
     void showEvent(QShowEvent* event) override;
 
 private:
+    void addKeys();
     void buildHeader(QVBoxLayout& column);
     void buildFootage(QGridLayout& grid);
     void connectPicture();
@@ -88,7 +87,7 @@ private:
 
     Actions& m_actions;
     const Style& m_style;
-    QLabel *m_title, *m_subtitle, *m_hint;
+    QLabel *m_title, *m_subtitle;
     ValueBlock *m_white, *m_wanted;
     QComboBox* m_by;
     QPushButton *m_key, *m_between, *m_background, *m_measure, *m_sensor;
