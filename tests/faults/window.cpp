@@ -15,12 +15,12 @@
 
 #include <QAccessible>
 #include <QApplication>
-#include <QElapsedTimer>
 #include <QPushButton>
 #include <QSettings>
 #include <QTest>
 #include <QTimer>
 
+#include <ctime>
 #include <iostream>
 #include <optional>
 #include <string>
@@ -184,19 +184,19 @@ private:
             .arg(hand.slowest());
     }
 
-    // Every step, judged, planned and painted, and heard by somebody who does not see it.
+    // Every step, judged, planned and painted, and heard by somebody who does not see it. Told in
+    // processor time of all threads: what else the machine does meanwhile is no fault of a step.
     QString walk() {
-        QElapsedTimer clock;
-        qint64 slowest = 0;
+        std::clock_t slowest = 0;
         for (const auto& name : m_window.pageNames()) {
-            clock.start();
+            const std::clock_t began = std::clock();
             m_window.showView(name);
             m_window.planner().settle();
             m_window.grab();
             listen(QAccessible::queryAccessibleInterface(&m_window), 0);
-            slowest = std::max(slowest, clock.elapsed());
+            slowest = std::max(slowest, std::clock() - began);
         }
-        return QString::number(slowest) + QLatin1Char('|') + told();
+        return QString::number(slowest / (CLOCKS_PER_SEC / 1000)) + QLatin1Char('|') + told();
     }
 
     static void listen(QAccessibleInterface* node, int depth) {
