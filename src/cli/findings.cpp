@@ -1,5 +1,8 @@
 #include "cli/findings.h"
 
+#include "core/base/enumerated.h"
+#include "core/facts/setting_table.h"
+
 #include "core/words/wording.h"
 
 #include <cmath>
@@ -75,6 +78,37 @@ Json recordingJson(const RecordingFacts& facts) {
     return node;
 }
 
+Json cellJson(const CellState& cell) {
+    Json reasons = Json::array(), costs = Json::array();
+    for (const auto& reason : cell.reasons)
+        reasons.push_back(reasonOf(reason));
+    for (const auto& [kind, reason] : cell.costs)
+        costs.push_back(reasonOf(reason));
+    return {{"available", cell.available()}, {"reasons", reasons}, {"costs", costs}};
+}
+
+Json cadenceJson(const CadenceFacts& cadence) {
+    Json node = {{"playback_share", cadence.playback.value()},
+                 {"blur_share", cadence.blur.value()},
+                 {"blur_px", cadence.blurPixels},
+                 {"skew_deg", cadence.skew.value()},
+                 {"shortest_crossing_s", cadence.shortestCrossing.value()}};
+    node["fastest_pan_deg_s"] =
+        cadence.fastestPan ? Json(cadence.fastestPan->value()) : Json(nullptr);
+    return node;
+}
+
+Json whiteJson(const WhiteFacts& white) {
+    constexpr std::array kChannels{"red", "green", "blue"};
+    return {{"kelvin", white.set.kelvin.value()},
+            {"tint", white.set.tint.value()},
+            {"baked", white.baked},
+            {"first_clip_stops", white.firstClip.value()},
+            {"first_clip", kChannels[white.clipsFirst]},
+            {"first_floor_stops", white.firstFloor.value()},
+            {"first_floor", kChannels[white.drownsFirst]}};
+}
+
 } // namespace
 
 Json derivedJson(const Verdict& verdict) {
@@ -82,8 +116,9 @@ Json derivedJson(const Verdict& verdict) {
     if (!verdict.evaluation)
         return node;
     const auto& at = *verdict.evaluation;
-    constexpr const char* kSources[] = {"nominal", "measured", "measured_elsewhere"};
-    node = {{"curve_source", kSources[static_cast<int>(at.curveSource)]},
+    constexpr ByEnum<CurveSource, const char*> kSources{"nominal", "measured",
+                                                        "measured_elsewhere"};
+    node = {{"curve_source", kSources[at.curveSource]},
             {"exposure_time_s", at.exposureTime.value()},
             {"angle_deg", at.angle.value()},
             {"nd_stops", at.ndLoss.value()},
@@ -98,6 +133,9 @@ Json derivedJson(const Verdict& verdict) {
             {"mid_grey_level_percent", at.midGreyLevel.value()}};
     node["grey_stops"] = at.grey ? Json(at.grey->value()) : Json(nullptr);
     node["recording"] = recordingJson(at.recording);
+    node["cell"] = cellJson(at.cell);
+    node["cadence"] = cadenceJson(at.cadence);
+    node["white"] = whiteJson(at.white);
     node["patches"] = Json::array();
     for (const auto& patch : at.patches)
         node["patches"].push_back(patchJson(patch));
@@ -105,6 +143,15 @@ Json derivedJson(const Verdict& verdict) {
     for (const auto& zebra : at.zebra)
         node["zebra"].push_back(zebraJson(zebra));
     return node;
+}
+
+Json settingsJson(const DialInCard& card) {
+    Json list = Json::array();
+    for (const auto& row : card.rows)
+        list.push_back({{"setting", settingTable()[row.field].key},
+                        {"value", reasonOf(row.value)},
+                        {"changed", row.changed}});
+    return list;
 }
 
 Json findingsJson(const std::vector<Finding>& findings) {

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "cli/output.h"
+#include "core/facts/dial_in.h"
 #include "core/judgement/judge.h"
 
 #include <iosfwd>
@@ -12,6 +13,10 @@ namespace bslate::cli {
 
 /// The `derived` object; an empty object when the setup could not be evaluated.
 [[nodiscard]] Json derivedJson(const Verdict& verdict);
+
+/// The `settings` list: everything that is set, in the order hands go over the body, each with
+/// whether it differs from the setup before on the same camera.
+[[nodiscard]] Json settingsJson(const DialInCard& card);
 
 /// The `findings` list: id, severity, title, reason, and accepted when taken on purpose.
 [[nodiscard]] Json findingsJson(const std::vector<Finding>& findings);

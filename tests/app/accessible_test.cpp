@@ -59,7 +59,7 @@ void Heard::walk() {
     for (const auto& name : window->pageNames()) {
         window->showView(name);
         window->planner().settle();
-        QTest::qWait(5);
+        QCoreApplication::processEvents();
         listen(*window);
     }
 }

@@ -175,7 +175,7 @@ TEST_F(BringPage, ClipsAndTextAreAddedAndWhatIsNeitherIsTold) {
     view().addClips(QStringList(40, slow));
     QTest::keyClick(&view(), Qt::Key_Escape);
     EXPECT_EQ(view().lattice().modes().size(), 2u);
-    QTest::qWait(30);
+    view().settle();
     EXPECT_LT(view().own().clips.size(), 40u);
     button("own-again").click();
     EXPECT_TRUE(view().lattice().modes().empty());

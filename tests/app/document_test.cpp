@@ -320,7 +320,7 @@ TEST_F(KeeperTest, AnAutosaveThatCannotBeWrittenIsTold) {
     inTheWay.close();
     actions.setPayer(Payer::Iris);
     keeper.autosaveNow();
-    QTest::qWait(20);
+    ASSERT_TRUE(QTest::qWaitFor([&] { return told.count() > 0; }));
     ASSERT_EQ(told.count(), 1);
     EXPECT_TRUE(told.front().at(0).toString().contains("cannot be written"));
 }

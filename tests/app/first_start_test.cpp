@@ -216,7 +216,7 @@ TEST_F(FirstStart, WhatWasDoneIsSteppedBackFrom) {
 TEST_F(FirstStart, ACameraOfTheKitIsRefinedAndKeepsWhatTheLatticeDoesNotShow) {
     ASSERT_TRUE(window->files().openDemo().ok());
     window->showView("kit");
-    window->view<KitView>().choose(GearKind::Camera, "tarn-6");
+    window->view<KitView>().choose(KitPart::Camera, "tarn-6");
     const auto before = *findCamera(shoot().kit, "tarn-6");
     the<QPushButton>("gear-refine").click();
     ASSERT_EQ(window->page(), &bring());

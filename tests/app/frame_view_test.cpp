@@ -206,9 +206,8 @@ TEST_F(FrameStep, ToolsPressTheKeys) {
     // Where one row is too narrow the rest stands in a second one, each as wide as its text.
     auto* tools = view().findChild<QWidget*>(QStringLiteral("frame-tools"));
     tools->setFixedWidth(420);
-    QTest::qWait(20);
+    EXPECT_TRUE(QTest::qWaitFor([&] { return tool("still")->y() > tool("lost")->y(); }));
     EXPECT_GE(tool("lost")->width(), tool("lost")->sizeHint().width());
-    EXPECT_GT(tool("still")->y(), tool("lost")->y());
     EXPECT_FALSE(tool("readings")->isVisible()) << "there is no still";
 }
 

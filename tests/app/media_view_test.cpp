@@ -260,16 +260,23 @@ TEST_F(MediaStep, AHugeDayIsPlannedAsideAndCanBeStopped) {
         takes.push_back(model);
         takes.back().id = "more" + std::to_string(i);
         takes.back().at.reset();
-        takes.back().length = Seconds(20);
+        takes.back().length =
+            Seconds(20 + (i * 37) % 181); // of every length: nothing is proven soon
         takes.back().gap = Seconds(90);
     }
     window->document().edit(QStringLiteral("many takes"), shoot);
     EXPECT_EQ(plan().takes.size(), 412u) << "a first plan is there at once";
-    QTest::qWait(120);
+    ASSERT_TRUE(QTest::qWaitFor([&] { return window->planner().progress().has_value(); }));
     press(Qt::Key_Escape);
     settle();
     EXPECT_EQ(plan().takes.size(), 412u);
     EXPECT_FALSE(window->planner().progress());
+    // It is the search that Escape ended: left alone it looks at more of what could be.
+    const auto looked = plan().cards.plan.looks;
+    window->planner().chooseDay(1);
+    window->planner().chooseDay(2);
+    settle();
+    EXPECT_GT(plan().cards.plan.looks, looked);
 }
 
 } // namespace

@@ -58,7 +58,7 @@ public:
 
 TEST_F(OwnKit, ACameraIsKeptWithWhatItNeedsAndEveryNewShootHasIt) {
     ASSERT_TRUE(mine().isEmpty());
-    window->view<KitView>().choose(GearKind::Camera, "sedge-2");
+    window->view<KitView>().choose(KitPart::Camera, "sedge-2");
     EXPECT_TRUE(beside().contains(QStringLiteral("only"))) << beside().toStdString();
     button(window->view<KitView>(), "gear-keep").click();
     mine().settle();
@@ -78,7 +78,7 @@ TEST_F(OwnKit, ACameraIsKeptWithWhatItNeedsAndEveryNewShootHasIt) {
 TEST_F(OwnKit, WhatDiffersIsSaidAndGoesEitherWayWhenAsked) {
     ASSERT_TRUE(keepAll());
     rename("tarn-6", 44);
-    window->view<KitView>().choose(GearKind::Camera, "tarn-6");
+    window->view<KitView>().choose(KitPart::Camera, "tarn-6");
     EXPECT_EQ(beside(), QStringLiteral("Differs from My kit: Power draw."));
     EXPECT_NE(findCamera(kept(), "tarn-6")->draw, Watts(44)) << "nothing goes by itself";
     button(window->view<KitView>(), "gear-take").click();
@@ -202,8 +202,8 @@ TEST_F(OwnKit, WhileAnotherProgramHoldsItsLockNothingIsWritten) {
     mine().keep({{KitPart::Camera, "tarn-6"}});
     mine().keep({{KitPart::Card, "sd-v60"}});
     EXPECT_LT(since.elapsed(), 1000);
-    QTest::qWait(600);
-    EXPECT_NE(said().find("waiting"), std::string::npos) << said();
+    EXPECT_TRUE(QTest::qWaitFor([&] { return said().find("waiting") != std::string::npos; }))
+        << said();
     EXPECT_EQ(sample::slurp(fromQt(mine().path())), before);
     { const auto letGo = std::move(held); }
     mine().settle();

@@ -81,12 +81,12 @@ TEST_F(Hostile, NamesAreShownAsTheyStandOnEveryStep) {
     for (const auto& name : window->pageNames()) {
         window->showView(name);
         window->planner().settle();
-        QTest::qWait(20);
+        QCoreApplication::processEvents();
         shown += labelsOf(*window);
     }
     EXPECT_GT(shown, 5) << "the names must be there for this to mean anything";
     window->compareSetups();
-    QTest::qWait(10);
+    QCoreApplication::processEvents();
     for (auto* dialog : window->findChildren<QDialog*>())
         labelsOf(*dialog);
 }
@@ -110,10 +110,10 @@ TEST_F(Hostile, SoAreMessagesTooltipsAndNotices) {
     QMessageBox box(QMessageBox::Question, toQt(kHostile), toQt(kHostile), QMessageBox::Ok,
                     window.get());
     box.show();
-    QTest::qWait(10);
+    ASSERT_TRUE(QTest::qWaitForWindowExposed(&box));
     EXPECT_GE(labelsOf(box), 1);
     QToolTip::showText(window->mapToGlobal(QPoint(50, 50)), toQt(kHostile), window.get());
-    QTest::qWait(10);
+    ASSERT_TRUE(QTest::qWaitFor([] { return QToolTip::isVisible(); }));
     int tips = 0;
     for (auto* widget : QApplication::topLevelWidgets())
         if (auto* tip = qobject_cast<QLabel*>(widget); tip && tip->isVisible()) {
@@ -128,7 +128,7 @@ TEST_F(Hostile, TheCardTooAndItsProposedNameIsPlain) {
     auto* card = window->makeCard();
     ASSERT_NE(card, nullptr);
     card->show();
-    QTest::qWait(10);
+    ASSERT_TRUE(QTest::qWaitForWindowExposed(card));
     labelsOf(*card);
     QTimer::singleShot(50, [] {
         auto* dialog = qobject_cast<QFileDialog*>(QApplication::activeModalWidget());

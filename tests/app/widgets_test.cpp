@@ -89,17 +89,18 @@ TEST(PatchDiamond, SpeaksInSignals) {
 TEST(ShootSettings, RefuseWhatNoMeterHas) {
     ShootSheet sheet(sample::shoot());
     const auto type = [&](const char* name, const char* text) {
-        sheet.findChild<QComboBox*>(name)->setEditText(text);
+        sheet.findChild<QLineEdit*>(QLatin1String(name))->setText(QLatin1String(text));
     };
-    for (const auto& [name, bad, good] :
-         {std::tuple{"meter-k", "nan", "14"}, {"meter-c", "20", "330"}, {"snr-floor", "0", "1"}}) {
+    for (const auto& [name, bad, good] : {std::tuple{"shoot-meter-k", "nan", "14"},
+                                          {"shoot-meter-c", "20", "330"},
+                                          {"shoot-snr-floor", "0", "1"}}) {
         type(name, bad);
         sheet.accept();
         EXPECT_EQ(sheet.result(), sample::shoot()) << name;
         type(name, good);
     }
     // What no file could hold stays in the sheet, and the reason stands below it.
-    auto* title = sheet.findChildren<QLineEdit*>().front();
+    auto* title = sheet.findChild<QLineEdit*>(QStringLiteral("shoot-title"));
     const QString before = title->text();
     title->setText(QString(4001, QLatin1Char('x')));
     sheet.accept();

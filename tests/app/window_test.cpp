@@ -254,10 +254,7 @@ TEST_F(Window, TheRatingLutIsWrittenFromTheWindow) {
 
 TEST_F(Window, TheSetupSheetChecksWhatIsTyped) {
     SetupSheet sheet(window->document().shoot(), setup());
-    auto* rate = sheet.findChildren<QLineEdit*>().at(0);
-    for (auto* edit : sheet.findChildren<QLineEdit*>())
-        if (edit->text() == QStringLiteral("24"))
-            rate = edit;
+    auto* rate = sheet.findChild<QLineEdit*>(QStringLiteral("sheet-rate"));
     auto* problem = sheet.findChild<QLabel*>(QStringLiteral("sheet-problem"));
     rate->setText(QStringLiteral("fast"));
     sheet.accept();
@@ -277,9 +274,7 @@ TEST_F(Window, TheSetupSheetKeepsWhatLightPays) {
     auto lit = setup();
     lit.payer = Payer::Light;
     SetupSheet sheet(window->document().shoot(), lit);
-    for (auto* edit : sheet.findChildren<QLineEdit*>())
-        if (edit->text() == QStringLiteral("24"))
-            edit->setText(QStringLiteral("50"));
+    sheet.findChild<QLineEdit*>(QStringLiteral("sheet-rate"))->setText(QStringLiteral("50"));
     sheet.accept();
     const auto& scene = sheet.result().scene;
     ASSERT_TRUE(scene) << "50 frames take half the light of 24, and more of it pays";
@@ -294,15 +289,15 @@ TEST_F(Window, TheSetupSheetKeepsWhatLightPays) {
 
 TEST_F(Window, TheSetupSheetSaysHowItIsHeldAndWhatIsLeftToTheCamera) {
     SetupSheet sheet(window->document().shoot(), setup());
-    const auto choose = [&](const char* name, int index) {
+    const auto choose = [&](const char* name, const char* words) {
         auto* box = sheet.findChild<QComboBox*>(QLatin1String(name));
         ASSERT_TRUE(box) << name;
-        box->setCurrentIndex(index);
+        box->setCurrentText(QLatin1String(words));
     };
-    choose("sheet-support", static_cast<int>(Support::Hand));
-    choose("sheet-stabiliser", static_cast<int>(Stabiliser::Off));
-    choose("sheet-focus-by", static_cast<int>(FocusBy::Faces));
-    choose("sheet-sound", static_cast<int>(SoundBy::Wired));
+    choose("sheet-support", "hand");
+    choose("sheet-stabiliser", "off");
+    choose("sheet-focus-by", "faces");
+    choose("sheet-sound-by", "wired microphone");
     sheet.findChild<QCheckBox*>(QStringLiteral("sheet-wireless"))->setChecked(true);
     auto* automatics = sheet.findChild<QLineEdit*>(QStringLiteral("sheet-automatics"));
     auto* problem = sheet.findChild<QLabel*>(QStringLiteral("sheet-problem"));

@@ -71,7 +71,7 @@ TEST(CliTexts, ShutterTellsEverythingItWorkedOut) {
                 EXPECT_TRUE(tells(ripple, node["ripple_percent"], 0.06)) << angle;
                 EXPECT_TRUE(tells(ripple, node["peak_to_peak_stops"], 6e-4));
             }
-            if (const auto pulses = lineWith(plain.out, "pulses at"); !pulses.empty()) {
+            if (const auto pulses = lineWith(plain.out, "flickers at"); !pulses.empty()) {
                 EXPECT_TRUE(tells(pulses, node["worst_moving_stops"], 6e-4));
                 if (node["worst_moving_stops"].get<double>() > 0.05)
                     EXPECT_EQ(plain.code, kFaults) << "what anybody sees is a fault";

@@ -73,7 +73,8 @@ class Documents:
                 self.tally.documents += 1
                 if len(self.tally.bad) > before and keep:
                     shutil.copy(path, os.path.join(keep, f"bad-{number}.bslate"))
-            self.window.documents_through(self.judged, HANG)
+            # A step reads, judges, plans and paints: twice what an answer may take.
+            self.window.documents_through(self.judged, 2 * HANG)
 
 
 def whole_demo():

@@ -13,12 +13,12 @@
 #include <algorithm>
 
 namespace bslate::app {
-QString nameOf(GearKind kind) {
-    const QString names[] = {
-        KitActions::tr("camera"), KitActions::tr("lens"),  KitActions::tr("filter"),
-        KitActions::tr("gel"),    KitActions::tr("card"),  KitActions::tr("battery"),
-        KitActions::tr("reader"), KitActions::tr("drive"), KitActions::tr("charger")};
-    return names[static_cast<int>(kind)];
+QString nameOf(KitPart kind) {
+    static constexpr ByEnum<KitPart, const char*> kNames{
+        QT_TR_NOOP("camera"),  QT_TR_NOOP("lens"),    QT_TR_NOOP("filter"), QT_TR_NOOP("gel"),
+        QT_TR_NOOP("card"),    QT_TR_NOOP("battery"), QT_TR_NOOP("reader"), QT_TR_NOOP("drive"),
+        QT_TR_NOOP("charger"), QT_TR_NOOP("profile"), QT_TR_NOOP("recipe")};
+    return KitActions::tr(kNames[kind]);
 }
 
 KitActions::KitActions(ShootDocument& document, QObject* parent)
@@ -43,7 +43,7 @@ bool KitActions::change(const QString& name, const std::function<void(Kit&)>& ch
     return true;
 }
 
-QString KitActions::add(GearKind kind) {
+QString KitActions::add(KitPart kind) {
     QString id;
     const bool done = change(tr("Add %1").arg(nameOf(kind)), [&](Kit& kit) {
         id = toQt(addGear(kit, kind, fromQt(tr("New %1").arg(nameOf(kind)))));
@@ -51,7 +51,7 @@ QString KitActions::add(GearKind kind) {
     return done ? id : QString();
 }
 
-QString KitActions::duplicate(GearKind kind, const QString& id) {
+QString KitActions::duplicate(KitPart kind, const QString& id) {
     std::optional<std::string> copy;
     const bool done = change(tr("Duplicate %1").arg(nameOf(kind)), [&](Kit& kit) {
         copy = copyGear(kit, kind, fromQt(id), fromQt(tr(" copy")));
@@ -59,7 +59,7 @@ QString KitActions::duplicate(GearKind kind, const QString& id) {
     return done && copy ? toQt(*copy) : QString();
 }
 
-void KitActions::remove(GearKind kind, const QString& id) {
+void KitActions::remove(KitPart kind, const QString& id) {
     if (const auto user = userOf(m_document.shoot(), kind, fromQt(id))) {
         const QString name = toQt(user->name);
         emit refused(tr("%1 uses this %2: change that first.")
@@ -84,7 +84,7 @@ void KitActions::removeFrom(const QString& name, const std::function<void(Kit&)>
 
 Camera KitActions::freshCamera() const {
     Camera camera = startingCamera(m_document.shoot().kit);
-    camera.name = fromQt(tr("New %1").arg(nameOf(GearKind::Camera)));
+    camera.name = fromQt(tr("New %1").arg(nameOf(KitPart::Camera)));
     return camera;
 }
 
@@ -111,7 +111,7 @@ void KitActions::importFile(const QString& path) {
                       : tr("%1 is imported.").arg(QFileInfo(path).fileName()));
 }
 
-void KitActions::exportFile(const QString& path, GearKind kind, const QString& id) {
+void KitActions::exportFile(const QString& path, KitPart kind, const QString& id) {
     const auto& kit = m_document.shoot().kit;
     const Kit chosen = extracted(kit, kind, fromQt(id)).value_or(kit);
     const auto outcome = io::writeFileAtomically(fromQt(path), io::writeKit(chosen));

@@ -24,9 +24,9 @@ public:
     bool change(const QString& name, const std::function<void(Kit&)>& change);
 
     /// The id of the new item, empty after a refusal.
-    QString add(GearKind kind);
-    QString duplicate(GearKind kind, const QString& id);
-    void remove(GearKind kind, const QString& id);
+    QString add(KitPart kind);
+    QString duplicate(KitPart kind, const QString& id);
+    void remove(KitPart kind, const QString& id);
     /// Changes the kit so that parts go; measurements that go with them are told.
     void removeFrom(const QString& name, const std::function<void(Kit&)>& removal);
 
@@ -38,7 +38,7 @@ public:
 
     void importFile(const QString& path);
     /// One item, a camera with what it needs; the whole kit when there is no such item.
-    void exportFile(const QString& path, GearKind kind, const QString& id);
+    void exportFile(const QString& path, KitPart kind, const QString& id);
 
 signals:
     void refused(const QString& message);
@@ -49,6 +49,6 @@ private:
 };
 
 /// The singular name of a kind, translated.
-[[nodiscard]] QString nameOf(GearKind kind);
+[[nodiscard]] QString nameOf(KitPart kind);
 
 } // namespace bslate::app

@@ -44,11 +44,12 @@ Result<Kit> readThere(const std::string& path, std::optional<io::FileStamp>& sta
 } // namespace
 
 QString headingOf(KitPart part) {
-    const QString names[] = {MyKit::tr("Cameras"),  MyKit::tr("Lenses"), MyKit::tr("Filters"),
-                             MyKit::tr("Gels"),     MyKit::tr("Cards"),  MyKit::tr("Batteries"),
-                             MyKit::tr("Readers"),  MyKit::tr("Drives"), MyKit::tr("Chargers"),
-                             MyKit::tr("Profiles"), MyKit::tr("Recipes")};
-    return names[static_cast<int>(part)];
+    static constexpr ByEnum<KitPart, const char*> kNames{
+        QT_TR_NOOP("Cameras"),  QT_TR_NOOP("Lenses"), QT_TR_NOOP("Filters"),
+        QT_TR_NOOP("Gels"),     QT_TR_NOOP("Cards"),  QT_TR_NOOP("Batteries"),
+        QT_TR_NOOP("Readers"),  QT_TR_NOOP("Drives"), QT_TR_NOOP("Chargers"),
+        QT_TR_NOOP("Profiles"), QT_TR_NOOP("Recipes")};
+    return MyKit::tr(kNames[part]);
 }
 
 QString differingFields(const PartBeside& part) {

@@ -1,5 +1,7 @@
 #include "app/document/profile_actions.h"
 
+#include "core/base/enumerated.h"
+
 #include "app/document/text.h"
 #include "core/base/fresh_id.h"
 #include "core/kit/profile_edit.h"
@@ -12,13 +14,13 @@
 namespace bslate::app {
 
 QString nameOf(LookPart part) {
-    const QString names[] = {ProfileActions::tr("lift"),
-                             ProfileActions::tr("toe"),
-                             ProfileActions::tr("shoulder"),
-                             ProfileActions::tr("colourfulness"),
-                             ProfileActions::tr("lightness of hues"),
-                             ProfileActions::tr("sharpening")};
-    return names[static_cast<std::size_t>(part)];
+    const ByEnum<LookPart, QString> names{ProfileActions::tr("lift"),
+                                          ProfileActions::tr("toe"),
+                                          ProfileActions::tr("shoulder"),
+                                          ProfileActions::tr("colourfulness"),
+                                          ProfileActions::tr("lightness of hues"),
+                                          ProfileActions::tr("sharpening")};
+    return names[part];
 }
 
 QString namesOf(const std::vector<LookPart>& parts) {

@@ -236,7 +236,7 @@ void MainWindow::connectPage(StepView& page) {
     if (auto* bring = qobject_cast<BringView*>(&page)) {
         m_undoSteps.addStack(&bring->steps());
         connect(bring, &BringView::brought, this, [this](const QString& camera) {
-            view<KitView>().choose(GearKind::Camera, camera);
+            view<KitView>().choose(KitPart::Camera, camera);
             showView(QStringLiteral("kit"));
         });
     }

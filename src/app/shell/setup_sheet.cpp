@@ -1,50 +1,38 @@
 #include "app/shell/setup_sheet.h"
 
-#include "app/document/field_label.h"
 #include "app/document/text.h"
+#include "app/widgets/field_form.h"
 #include "core/advice/levers.h"
 #include "core/facts/evaluate.h"
 #include "core/quantity/parse.h"
-#include "core/quantity/parse_gear.h"
 #include "core/quantity/print.h"
-
 #include "core/shoot/revision.h"
-#include "core/shoot/shoot_fields.h"
+#include "core/shoot/setup_fields.h"
 
-#include <QCheckBox>
-#include <QComboBox>
 #include <QDialogButtonBox>
-#include <QFormLayout>
-#include <QHBoxLayout>
 #include <QLabel>
-#include <QLineEdit>
-#include <QSpinBox>
+#include <QVBoxLayout>
 
 #include <algorithm>
 
 namespace bslate::app {
 namespace {
 
-void choose(QComboBox& box, const std::string& id) {
-    box.setCurrentIndex(std::max(0, box.findData(toQt(id))));
-}
-
-std::string chosen(const QComboBox& box) {
-    return fromQt(box.currentData().toString());
-}
-
-// As it is typed: with tint in the camera's marks, and how it is set.
-QString whiteText(const Shoot& shoot, const Setup& setup) {
-    const auto* camera = findCamera(shoot.kit, setup.camera);
-    const WhiteDial dial = camera ? camera->white : WhiteDial{};
-    return toQt(print(dial, WhiteSetting{setup.white, dial.tint ? setup.tint : Tint(0)})) +
-           (setup.whiteBy == WhiteBy::Card ? QStringLiteral(" card") : QString());
-}
-
 template<class Items>
-void fill(QComboBox& box, const Items& items) {
+std::vector<RowChoice> named(const Items& items) {
+    std::vector<RowChoice> choices;
     for (const auto& item : items)
-        box.addItem(toQt(item.name), toQt(item.id));
+        choices.push_back({toQt(item.id), toQt(item.name)});
+    return choices;
+}
+
+std::vector<RowChoice> profilesOf(const Kit& kit, const Camera& camera) {
+    std::vector<RowChoice> choices;
+    const auto& own = camera.profiles;
+    for (const auto& profile : kit.profiles)
+        if (own.empty() || std::find(own.begin(), own.end(), profile.id) != own.end())
+            choices.push_back({toQt(profile.id), toQt(profile.name)});
+    return choices;
 }
 
 } // namespace
@@ -54,174 +42,76 @@ SetupSheet::SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent)
     , m_shoot(shoot)
     , m_setup(setup)
     , m_result{setup}
-    , m_number(new QLineEdit(toQt(setup.number)))
-    , m_name(new QLineEdit(toQt(setup.name)))
-    , m_rate(new QLineEdit(toQt(print(setup.rate))))
-    , m_white(new QLineEdit(whiteText(shoot, setup)))
-    , m_wanted(new QLineEdit(setup.wantedWhite ? toQt(print(*setup.wantedWhite)) : QString()))
-    , m_focal(new QLineEdit(setup.focal.value() > 0 ? toQt(print(setup.focal)) : QString()))
-    , m_focus(new QLineEdit(setup.focus ? toQt(print(*setup.focus)) : QString()))
-    , m_scene(new QComboBox)
-    , m_camera(new QComboBox)
-    , m_profile(new QComboBox)
-    , m_mode(new QComboBox)
-    , m_lens(new QComboBox)
-    , m_bank(new QSpinBox)
-    , m_second(new QComboBox)
-    , m_power(new QCheckBox(tr("runs on &external power")))
-    , m_wireless(new QCheckBox(tr("w&ireless is on meanwhile")))
-    , m_support(new QComboBox)
-    , m_stabiliser(new QComboBox)
-    , m_focusBy(new QComboBox)
-    , m_sound(new QComboBox)
-    , m_automatics(new QLineEdit(toQt(spell(setup.automatics))))
+    , m_rows(rows())
+    , m_form(new FieldForm(QStringLiteral("sheet"), 2))
     , m_problem(new QLabel) {
     setObjectName(QStringLiteral("setup-sheet"));
     setWindowTitle(tr("Setup %1").arg(toQt(setup.number)));
-    fill(*m_scene, shoot.scenes);
-    fill(*m_camera, shoot.kit.cameras);
-    m_lens->addItem(tr("none"), QString());
-    fill(*m_lens, shoot.kit.lenses);
-    choose(*m_scene, setup.scene);
-    choose(*m_camera, setup.camera);
-    choose(*m_lens, setup.lens);
-    m_bank->setRange(0, 100);
-    m_bank->setSpecialValueText(tr("none"));
-    m_bank->setValue(setup.bank);
-    auto* form = new QFormLayout(this);
-    form->addRow(fieldLabel<Setup>("number"), m_number);
-    form->addRow(fieldLabel<Setup>("name"), m_name);
-    form->addRow(fieldLabel<Setup>("scene"), m_scene);
-    form->addRow(fieldLabel<Setup>("camera"), m_camera);
-    form->addRow(fieldLabel<Setup>("profile"), m_profile);
-    form->addRow(fieldLabel<Setup>("mode"), m_mode);
-    form->addRow(fieldLabel<Setup>("lens"), m_lens);
-    m_focal->setPlaceholderText(tr("of a zoom, 35 mm; empty: its shortest"));
-    m_focus->setPlaceholderText(tr("2 m; empty: not planned"));
-    m_focus->setObjectName(QStringLiteral("sheet-focus"));
-    form->addRow(fieldLabel<Setup>("focal"), m_focal);
-    form->addRow(fieldLabel<Setup>("focus"), m_focus);
-    form->addRow(fieldLabel<Setup>("rate"), m_rate);
-    m_white->setObjectName(QStringLiteral("sheet-white"));
-    m_white->setToolTip(tr("4300 K, with tint as the camera has it (4300 K M3), and card when it "
-                           "is measured from one"));
-    m_wanted->setObjectName(QStringLiteral("sheet-wanted-white"));
-    m_wanted->setAccessibleName(fieldLabel<Setup>("wanted_white"));
-    m_wanted->setPlaceholderText(tr("graded as shot, or to 5600 K"));
-    auto* whites = new QHBoxLayout;
-    whites->addWidget(m_white, 1);
-    whites->addWidget(m_wanted, 1);
-    auto* whiteLabel = new QLabel(fieldLabel<Setup>("white"));
-    whiteLabel->setBuddy(m_white);
-    form->addRow(whiteLabel, whites);
-    form->addRow(fieldLabel<Setup>("bank"), m_bank);
-    m_second->setObjectName(QStringLiteral("sheet-second-slot"));
-    m_second->addItems({tr("not used"), tr("mirror: the same again"),
-                        tr("relay: goes on when the first is full"), tr("proxy: a low-rate copy")});
-    m_second->setCurrentIndex(static_cast<int>(setup.secondSlot));
-    form->addRow(fieldLabel<Setup>("second_slot"), m_second);
-    m_power->setChecked(setup.externalPower);
-    buildHandling(*form);
+    m_form->addAll(m_rows, m_setup);
     m_problem->setWordWrap(true);
     m_problem->setObjectName(QStringLiteral("sheet-problem"));
-    form->addRow(m_problem);
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
-    form->addRow(buttons);
     connect(buttons, &QDialogButtonBox::accepted, this, &SetupSheet::accept);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-    connect(m_camera, &QComboBox::currentIndexChanged, this, &SetupSheet::fillCameraChoices);
-    fillCameraChoices();
-    choose(*m_profile, setup.profile);
-    choose(*m_mode, setup.mode);
+    auto* column = new QVBoxLayout(this);
+    column->addWidget(m_form);
+    column->addWidget(m_problem);
+    column->addWidget(buttons);
+    connect(m_form, &FieldForm::changed, this, [this](const QString& key) {
+        if (key == QLatin1String("camera"))
+            offerWhatTheCameraHas();
+    });
 }
 
-void SetupSheet::fillCameraChoices() {
-    m_profile->clear();
-    m_mode->clear();
-    const auto* camera = findCamera(m_shoot.kit, chosen(*m_camera));
-    if (!camera)
-        return;
-    for (const auto& profile : m_shoot.kit.profiles)
-        if (camera->profiles.empty() || std::find(camera->profiles.begin(), camera->profiles.end(),
-                                                  profile.id) != camera->profiles.end())
-            m_profile->addItem(toQt(profile.name), toQt(profile.id));
-    fill(*m_mode, camera->modes);
-}
-
-// Two short choices a row: the sheet has to fit a laptop's screen.
-void SetupSheet::buildHandling(QFormLayout& form) {
-    const auto pair = [&](const char* key, QWidget* first, QWidget* second) {
-        auto* row = new QHBoxLayout;
-        row->addWidget(first, 1);
-        row->addWidget(second, 1);
-        if (!key)
-            return form.addRow(row);
-        auto* label = new QLabel(fieldLabel<Setup>(key));
-        label->setBuddy(first);
-        form.addRow(label, row);
+// The table's lines, but that parts of the shoot are chosen by name and two lines hold what stands
+// in several fields.
+FieldRows<Setup> SetupSheet::rows() const {
+    auto rows = fieldRows<Setup>();
+    const auto choose = [&](const char* key, std::vector<RowChoice> choices) {
+        auto& row = rowIn(rows, key);
+        row.how = typed::How::Chosen;
+        row.choices = std::move(choices);
     };
-    const auto choice = [](QComboBox* box, const char* name, const QString& spoken,
-                           const QStringList& items, int current) {
-        box->setObjectName(QString::fromLatin1(name));
-        box->setAccessibleName(spoken);
-        box->addItems(items);
-        box->setCurrentIndex(current);
+    choose("scene", named(m_shoot.scenes));
+    choose("camera", named(m_shoot.kit.cameras));
+    auto lenses = named(m_shoot.kit.lenses);
+    lenses.insert(lenses.begin(), {QString(), tr("none")});
+    choose("lens", std::move(lenses));
+    const auto* camera = findCamera(m_shoot.kit, m_setup.camera);
+    choose("profile", camera ? profilesOf(m_shoot.kit, *camera) : std::vector<RowChoice>{});
+    choose("mode", camera ? named(camera->modes) : std::vector<RowChoice>{});
+    rowIn(rows, "bank").lowest = tr("none");
+    auto& white = rowIn(rows, "white");
+    white.hint = tr("4300 K, with tint as the camera has it (4300 K M3), and card when it is "
+                    "measured from one");
+    white.text = [this](const Setup& setup) { return whiteText(setup); };
+    white.put = [this](Setup& after, std::string_view text) { return putWhite(after, text); };
+    auto left = rowNamed<Setup>("automatics");
+    left.hint = tr("left on purpose: iso 800-3200, white 3200-5600");
+    left.text = [](const Setup& setup) { return spell(setup.automatics); };
+    left.put = [](Setup& after, std::string_view text) -> Outcome {
+        auto automatics = parseAutomatics(text);
+        if (!automatics)
+            return automatics.error();
+        after.automatics = *std::move(automatics);
+        return Done{};
     };
-    pair(nullptr, m_power, m_wireless);
-    m_wireless->setChecked(m_setup.wireless);
-    m_wireless->setObjectName(QStringLiteral("sheet-wireless"));
-    choice(m_support, "sheet-support", tr("Support"),
-           {tr("as the scene"), tr("tripod"), tr("gimbal"), tr("shoulder"), tr("hand")},
-           static_cast<int>(m_setup.support));
-    choice(m_stabiliser, "sheet-stabiliser", tr("Stabiliser"),
-           {tr("stabiliser as the support asks"), tr("stabiliser off"), tr("stabiliser on")},
-           static_cast<int>(m_setup.stabiliser));
-    pair("support", m_support, m_stabiliser);
-    choice(m_focusBy, "sheet-focus-by", tr("Focus by"),
-           {tr("as the scene"), tr("hand"), tr("continuous"), tr("faces")},
-           static_cast<int>(m_setup.focusBy));
-    choice(m_sound, "sheet-sound", tr("Sound from"),
-           {tr("sound as the scene"), tr("no sound here"), tr("camera microphone"),
-            tr("wired microphone"), tr("radio microphone")},
-           static_cast<int>(m_setup.soundBy));
-    pair("focus_by", m_focusBy, m_sound);
-    m_automatics->setObjectName(QStringLiteral("sheet-automatics"));
-    m_automatics->setPlaceholderText(tr("left on purpose: iso 800-3200, white 3200-5600"));
-    form.addRow(fieldLabel<Setup>("automatics"), m_automatics);
+    rows.push_back(std::move(left));
+    return rows;
 }
 
-bool SetupSheet::takeHandling(Setup& after) {
-    const auto automatics = parseAutomatics(fromQt(m_automatics->text()));
-    if (!automatics) {
-        m_problem->setText(messageOf(automatics.error()));
-        return false;
-    }
-    after.automatics = *automatics;
-    after.wireless = m_wireless->isChecked();
-    after.support = static_cast<Support>(m_support->currentIndex());
-    after.stabiliser = static_cast<Stabiliser>(m_stabiliser->currentIndex());
-    after.focusBy = static_cast<FocusBy>(m_focusBy->currentIndex());
-    after.soundBy = static_cast<SoundBy>(m_sound->currentIndex());
-    return true;
+std::string SetupSheet::whiteText(const Setup& setup) const {
+    const auto* camera = findCamera(m_shoot.kit, setup.camera);
+    const WhiteDial dial = camera ? camera->white : WhiteDial{};
+    return print(dial, WhiteSetting{setup.white, dial.tint ? setup.tint : Tint(0)}) +
+           (setup.whiteBy == WhiteBy::Card ? " card" : "");
 }
 
-bool SetupSheet::takeWhite(Setup& after) {
+Outcome SetupSheet::putWhite(Setup& after, std::string_view text) const {
     const auto* camera = findCamera(m_shoot.kit, after.camera);
-    const auto white =
-        parseWhite(camera ? camera->white : WhiteDial{}, fromQt(m_white->text().trimmed()));
-    if (!white) {
-        m_problem->setText(messageOf(white.error()));
-        return false;
-    }
-    after.wantedWhite.reset();
-    if (const auto text = m_wanted->text().trimmed(); !text.isEmpty()) {
-        const auto wanted = parseKelvin(fromQt(text));
-        if (!wanted) {
-            m_problem->setText(messageOf(wanted.error()));
-            return false;
-        }
-        after.wantedWhite = *wanted;
-    }
+    const auto white = parseWhite(camera ? camera->white : WhiteDial{}, text);
+    if (!white)
+        return white.error();
     const bool measured = white->by == WhiteBy::Card && after.whiteBy != WhiteBy::Card;
     after.white = white->setting.kelvin;
     after.tint = white->setting.tint;
@@ -230,72 +120,49 @@ bool SetupSheet::takeWhite(Setup& after) {
         after.whiteNd.reset();
     else if (const auto context = resolve(m_shoot, after); context && measured)
         after.whiteNd = context->ndLoss;
-    return true;
+    return Done{};
 }
 
-bool SetupSheet::takeOptics(Setup& after) {
-    after.externalPower = m_power->isChecked();
-    after.secondSlot = static_cast<SecondSlot>(m_second->currentIndex());
-    after.focal = Millimetres(0);
-    after.focus.reset();
-    if (const auto text = m_focal->text().trimmed(); !text.isEmpty()) {
-        const auto focal = parseMillimetres(fromQt(text));
-        if (!focal) {
-            m_problem->setText(messageOf(focal.error()));
-            return false;
+void SetupSheet::offerWhatTheCameraHas() {
+    const auto* camera = findCamera(m_shoot.kit, fromQt(m_form->text("camera")));
+    if (!camera)
+        return;
+    m_form->offer("profile", profilesOf(m_shoot.kit, *camera));
+    m_form->offer("mode", named(camera->modes));
+}
+
+Result<Edit> SetupSheet::withinReach(Setup typed) const {
+    Edit edit;
+    if (const auto context = resolve(m_shoot, typed)) {
+        if (context->base->iso != typed.base) { // another camera or profile: start at its base
+            typed.base = context->base->iso;
+            typed.rating = std::clamp(typed.base, context->iso.minimum, context->iso.maximum);
         }
-        after.focal = *focal;
-    }
-    if (const auto text = m_focus->text().trimmed(); !text.isEmpty()) {
-        const auto focus = parseMetres(fromQt(text));
-        if (!focus) {
-            m_problem->setText(messageOf(focus.error()));
-            return false;
+        if (typed.rate != m_setup.rate) {
+            Setup before = typed;
+            before.rate = m_setup.rate;
+            auto turned = turn(m_shoot, before, TurnRate{typed.rate});
+            if (!turned)
+                return turned.error();
+            typed = *turned->edit.setup;
+            edit.scene = std::move(turned->edit.scene);
         }
-        after.focus = *focus;
     }
-    return true;
+    edit.setup = std::move(typed);
+    return edit;
 }
 
 void SetupSheet::accept() {
-    const auto rate = parseFrameRate(fromQt(m_rate->text()));
-    const auto refuse = [&](const QString& message) { m_problem->setText(message); };
-    if (m_number->text().trimmed().isEmpty())
-        return refuse(tr("A setup needs a number for its slate, such as 2A."));
-    if (!rate)
-        return refuse(messageOf(rate.error()));
-    Setup after = m_setup;
-    after.number = fromQt(m_number->text().trimmed());
-    after.name = fromQt(m_name->text().trimmed());
-    after.scene = chosen(*m_scene);
-    after.camera = chosen(*m_camera);
-    after.profile = chosen(*m_profile);
-    after.mode = chosen(*m_mode);
-    after.lens = chosen(*m_lens);
-    after.bank = m_bank->value();
-    if (!takeWhite(after) || !takeOptics(after) || !takeHandling(after))
-        return;
-    Edit edit;
-    const auto context = resolve(m_shoot, after);
-    if (context) {
-        if (context->base->iso != after.base) { // another camera or profile: start at its base
-            after.base = context->base->iso;
-            after.rating = std::clamp(after.base, context->iso.minimum, context->iso.maximum);
-        }
-        if (*rate != after.rate) {
-            const auto turned = turn(m_shoot, after, TurnRate{*rate});
-            if (!turned)
-                return refuse(messageOf(turned.error()));
-            after = *turned->edit.setup;
-            edit.scene = turned->edit.scene;
-        }
-    } else {
-        after.rate = *rate;
-    }
-    edit.setup = after;
-    if (const auto sound = checkRevision(m_shoot, revisionOf(m_shoot, edit)); !sound)
-        return refuse(messageOf(sound.error()));
-    m_result = std::move(edit);
+    const auto refuse = [&](const Error& error) { m_problem->setText(messageOf(error)); };
+    const auto typed = typedIn(*m_form, m_rows, m_setup);
+    if (!typed)
+        return refuse(typed.error());
+    auto edit = withinReach(*typed);
+    if (!edit)
+        return refuse(edit.error());
+    if (const auto sound = checkRevision(m_shoot, revisionOf(m_shoot, *edit)); !sound)
+        return refuse(sound.error());
+    m_result = *std::move(edit);
     QDialog::accept();
 }
 

@@ -1,15 +1,15 @@
 #pragma once
 
+#include "app/document/field_rows.h"
 #include "core/shoot/shoot.h"
 
 #include <QDialog>
 
-class QComboBox;
 class QLabel;
-class QLineEdit;
-class QSpinBox;
 
 namespace bslate::app {
+
+class FieldForm;
 
 /// What holds for the whole shoot: title, days, the meter's constants and which signal-to-noise
 /// ratio counts as the noise floor. Wrong entries keep the sheet open and say what is accepted.
@@ -25,9 +25,8 @@ public:
 
 private:
     Shoot m_shoot;
-    QLineEdit *m_title, *m_note;
-    QSpinBox* m_days;
-    QComboBox *m_k, *m_c, *m_snr;
+    FieldRows<Shoot> m_rows;
+    FieldForm* m_form;
     QLabel* m_problem;
 };
 

@@ -1,5 +1,7 @@
 #include "app/style/cost_marks.h"
 
+#include "core/base/enumerated.h"
+
 #include <QCoreApplication>
 #include <QPainterPath>
 
@@ -79,13 +81,13 @@ void drawCost(QPainter& painter, const QRectF& box, CostKind kind, const Tokens&
 }
 
 const char* costName(CostKind kind) {
-    constexpr const char* names[] = {
+    constexpr ByEnum<CostKind, const char*> names{
         QT_TRANSLATE_NOOP("Costs", "crop"),       QT_TRANSLATE_NOOP("Costs", "no sound"),
         QT_TRANSLATE_NOOP("Costs", "no focus"),   QT_TRANSLATE_NOOP("Costs", "clip limit"),
         QT_TRANSLATE_NOOP("Costs", "heat"),       QT_TRANSLATE_NOOP("Costs", "power"),
         QT_TRANSLATE_NOOP("Costs", "which card"), QT_TRANSLATE_NOOP("Costs", "region"),
         QT_TRANSLATE_NOOP("Costs", "off-speed")};
-    return names[static_cast<int>(kind)];
+    return names[kind];
 }
 
 } // namespace bslate::app

@@ -1,4 +1,5 @@
 #include "cli/verb.h"
+#include "core/base/enumerated.h"
 #include "core/clip/clip_print.h"
 #include "core/clip/own_camera.h"
 #include "core/kit/check.h"
@@ -29,17 +30,19 @@ void askCameraFrom(CameraFromOptions& o, OptionList& list) {
 }
 
 const char* nameOf(ModePart part) {
-    constexpr const char* kNames[] = {"size", "rate", "bit_rate", "bit_depth", "chroma", "gop"};
-    return kNames[static_cast<std::size_t>(part)];
+    constexpr ByEnum<ModePart, const char*> kNames{"size",      "rate",   "bit_rate",
+                                                   "bit_depth", "chroma", "gop"};
+    return kNames[part];
 }
 const char* nameOf(ClipUnfit why) {
-    constexpr const char* kNames[] = {"it has no pictures",
-                                      "its rate varies",
-                                      "its depth is not known",
-                                      "it was cut off",
-                                      "it is interlaced, and modes are of whole frames",
-                                      "it is in a codec that cannot be read here"};
-    return kNames[static_cast<std::size_t>(why)];
+    constexpr ByEnum<ClipUnfit, const char*> kNames{
+        "it has no pictures",
+        "its rate varies",
+        "its depth is not known",
+        "it was cut off",
+        "it is interlaced, and modes are of whole frames",
+        "it is in a codec that cannot be read here"};
+    return kNames[why];
 }
 
 Json partsJson(const std::vector<ModePart>& parts) {

@@ -37,6 +37,7 @@ Result<int> check(const CheckOptions& options, Output& output) {
             list.push_back({{"id", setup.id},
                             {"number", setup.number},
                             {"name", setup.name},
+                            {"settings", settingsJson(dialIn(*shoot, setup))},
                             {"derived", derivedJson(verdict)},
                             {"findings", findingsJson(verdict.findings)}});
         } else {

@@ -99,7 +99,7 @@ Result<Bench> benchOf(const FitOptions& options) {
 }
 
 Json fitJson(const SeriesFit& fit, const std::vector<SeriesReading>& readings) {
-    constexpr const char* kFates[] = {"used", "outlier", "clipped"};
+    constexpr ByEnum<ReadingFate, const char*> kFates{"used", "outlier", "clipped"};
     constexpr const char* kChannels[] = {"red", "green", "blue"};
     Json node = {
         {"form", fit.sampled ? "sampled" : "camera-log"},
@@ -132,7 +132,7 @@ Json fitJson(const SeriesFit& fit, const std::vector<SeriesReading>& readings) {
     node["readings"] = Json::array();
     for (std::size_t i = 0; i < readings.size(); ++i)
         node["readings"].push_back({{"stops", readings[i].stops.value()},
-                                    {"fate", kFates[static_cast<int>(fit.fates[i])]},
+                                    {"fate", kFates[fit.fates[i]]},
                                     {"off_codes_10bit", tenBitCodes(fit.misses[i])}});
     return node;
 }

@@ -1,5 +1,6 @@
 #include "core/facts/precision.h"
 #include "cli/verb.h"
+#include "core/base/enumerated.h"
 #include "core/facts/evaluate.h"
 #include "core/quantity/print.h"
 
@@ -21,8 +22,9 @@ void askPrecision(PrecisionOptions& o, OptionList& list) {
 }
 
 constexpr std::string_view nameOf(EightBitAnswer answer) {
-    constexpr std::string_view names[] = {"enough", "normal-gamut", "only-if-nailed", "never"};
-    return names[static_cast<int>(answer)];
+    constexpr ByEnum<EightBitAnswer, std::string_view> names{"enough", "normal-gamut",
+                                                             "only-if-nailed", "never"};
+    return names[answer];
 }
 
 Json rowJson(const PrecisionAt& row) {

@@ -168,10 +168,10 @@ void tell(const Json& node, const Shutter& shutter, FrameRate rate, const Pulsin
                 << " with the mains 0.4 % off";
         out << "\n";
         if (!pulsing.movers.empty())
-            out << "pulses at " << print(pulsing.alias) << ", "
+            out << "flickers at " << print(pulsing.alias) << ", "
                 << fixedText(pulsing.worstMoving.value(), 3) << " stop from frame to frame\n";
         else
-            out << "every frame meets the light alike: nothing pulses\n";
+            out << "every frame meets the light alike: nothing flickers\n";
         if (pulsing.bands > 0 && !isStill(pulsing))
             out << trimmed(pulsing.bands, 2)
                 << (isMoving(pulsing) ? " bands roll over the frame\n"

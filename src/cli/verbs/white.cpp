@@ -199,14 +199,14 @@ Json channelsJson(const WhiteFacts& white) {
 }
 
 Json patchesJson(const Evaluation& at) {
-    constexpr const char* kKept[] = {"all", "loses", "lost"};
+    constexpr ByEnum<ColourKept, const char*> kKept{"all", "loses", "lost"};
     Json list = Json::array();
     for (std::size_t i = 0; i < at.white.patches.size(); ++i) {
         const auto& patch = at.white.patches[i];
         list.push_back({{"id", at.patches[i].id},
                         {"cct_k", patch.light.cct.value()},
                         {"duv", patch.light.duv.value()},
-                        {"colour", kKept[static_cast<int>(patch.kept)]},
+                        {"colour", kKept[patch.kept]},
                         {"clips_first", kChannels[patch.clipsFirst]},
                         {"room_stops", patch.room[patch.clipsFirst].value()},
                         {"drowns_first", kChannels[patch.drownsFirst]},
@@ -216,12 +216,12 @@ Json patchesJson(const Evaluation& at) {
 }
 
 Json ratiosJson(const Shoot& shoot, const Scene& scene) {
-    constexpr const char* kKinds[] = {"key-over-fill", "key-over-kicker",
-                                      "subject-over-background"};
+    constexpr ByEnum<RatioKind, const char*> kKinds{"key-over-fill", "key-over-kicker",
+                                                    "subject-over-background"};
     Json list = Json::array();
     for (const auto& ratio : lightRatiosOf(scene, shoot.meter))
         list.push_back(
-            {{"ratio", kKinds[static_cast<int>(ratio.kind)]},
+            {{"ratio", kKinds[ratio.kind]},
              {"stops", ratio.measured.value()},
              {"wanted_stops", ratio.wanted ? Json(ratio.wanted->value()) : Json(nullptr)},
              {"lamp", ratio.lamp},

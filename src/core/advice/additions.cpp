@@ -102,9 +102,9 @@ void copyPatch(Scene& scene, const std::string& patch) {
     scene.patches.insert(scene.patches.begin() + (own - scene.patches.data()) + 1, std::move(copy));
 }
 
-std::string addGear(Kit& kit, GearKind kind, const std::string& name) {
+std::string addGear(Kit& kit, KitPart kind, const std::string& name) {
     const Camera starting = startingCamera(kit);
-    return withGear(kit, kind, [&](auto& items, const char* prefix) {
+    return withPart(kit, kind, [&](auto& items) {
         using Item = typename std::decay_t<decltype(items)>::value_type;
         Item item;
         if constexpr (std::is_same_v<Item, Camera>)
@@ -113,7 +113,7 @@ std::string addGear(Kit& kit, GearKind kind, const std::string& name) {
             item.label = {NdTradition::Density, 0.6};
         if constexpr (std::is_same_v<Item, CardReader>)
             item.forms = {CardForm::Sd};
-        item.id = freshId(items, prefix);
+        item.id = freshId(items, kIdPrefix[kind]);
         item.name = name;
         items.push_back(item);
         return item.id;

@@ -30,6 +30,6 @@ struct Added {
 void copyPatch(Scene& scene, const std::string& patch);
 
 /// The id of a new item: a camera that evaluates, an ND of two stops, a reader of the usual cards.
-[[nodiscard]] std::string addGear(Kit& kit, GearKind kind, const std::string& name);
+[[nodiscard]] std::string addGear(Kit& kit, KitPart kind, const std::string& name);
 
 } // namespace bslate

@@ -1,5 +1,7 @@
 #include "core/banks/best_banks.h"
 
+#include "core/base/enumerated.h"
+
 #include "core/schedule/medians.h"
 
 #include <algorithm>
@@ -199,8 +201,8 @@ BestBanks bestBanks(const BankProblem& problem, const CameraRecord* record,
 }
 
 std::string_view keyOf(BankSchool school) {
-    constexpr std::array<std::string_view, kBankSchools.size()> kNames = {"speed", "look", "scene"};
-    return kNames[static_cast<std::size_t>(school)];
+    constexpr ByEnum<BankSchool, std::string_view> kNames{"speed", "look", "scene"};
+    return kNames[school];
 }
 
 Threads threadsOf(const BankProblem& problem, BankSchool school) {

@@ -81,7 +81,7 @@ void number(CameraWork& work) {
     std::array<std::map<std::string, int>, kBodySettings> known;
     for (auto& setup : work.setups)
         for (std::size_t s = 0; s < kBodySettings; ++s) {
-            const auto& text = setup.settings.values[s];
+            const auto& text = setup.settings[static_cast<BodySetting>(s)];
             setup.values[s] =
                 text ? known[s].emplace(*text, static_cast<int>(known[s].size())).first->second
                      : -1;

@@ -1,4 +1,5 @@
 #include "core/banks/preroll.h"
+#include "core/base/enumerated.h"
 
 #include "core/banks/bank_record.h"
 #include "core/banks/card_formats.h"
@@ -129,15 +130,14 @@ void recall(Preroll& p) {
 }
 
 void handSettings(Preroll& p) {
-    constexpr std::string_view kWhy[] = {"why-first", "why-differs", "why-not-held", "why-slipped",
-                                         "why-no-bank"};
+    constexpr ByEnum<HandWhy, std::string_view> kWhy{"why-first",   "why-differs", "why-not-held",
+                                                     "why-slipped", "why-no-bank", "why-no-recall"};
     for (const auto& hand : p.use().byHand) {
         if (hand.setting == BodySetting::Region)
             continue; // told first
         p.add("hand-" + std::string(nameIn<BodySetting>(kSettingNames, hand.setting)),
               {"check-hand", {{"setting", hand.setting}, {"value", hand.to}}},
-              {kWhy[static_cast<int>(hand.why)],
-               {{"bank", p.bank() ? p.bank()->label : std::string()}}},
+              {kWhy[hand.why], {{"bank", p.bank() ? p.bank()->label : std::string()}}},
               p.where(functionOf(hand.setting)), hand.to);
     }
 }
@@ -176,8 +176,8 @@ void standing(Preroll& p) {
 }
 
 void slips(Preroll& p) {
-    constexpr std::string_view kWhy[] = {"why-slips-power", "why-slips-lens", "why-slips-mode",
-                                         "why-knocked"};
+    constexpr ByEnum<SlipCause, std::string_view> kWhy{"why-slips-power", "why-slips-lens",
+                                                       "why-slips-mode", "why-knocked"};
     for (const auto& slip : p.body().slips) {
         const auto name = std::string(nameIn<BodySetting>(kSettingNames, slip.setting));
         if (slip.setting == BodySetting::Compensation || p.byHand(slip.setting))
@@ -186,8 +186,7 @@ void slips(Preroll& p) {
         if (!wanted || *wanted == slip.to)
             continue;
         p.add("slip-" + name, {"check-still", {{"setting", slip.setting}, {"value", *wanted}}},
-              {kWhy[static_cast<int>(slip.cause)],
-               {{"to", slip.to.empty() ? std::string() : " to " + slip.to}}},
+              {kWhy[slip.cause], {{"to", slip.to.empty() ? std::string() : " to " + slip.to}}},
               p.where(functionOf(slip.setting)), *wanted);
     }
     const bool dial =
@@ -237,12 +236,12 @@ void focusMode(Preroll& p) {
     const auto limits = focusLimitsOf(p.context, p.at);
     if ((!focus || (p.byHand(BodySetting::Focus) && limits.empty())) && !none)
         return;
-    constexpr std::string_view kWhy[] = {"why-focus-rate", "why-focus-bright", "why-focus-nd",
-                                         "why-focus-wireless"};
+    constexpr ByEnum<FocusLimit, std::string_view> kWhy{"why-focus-rate", "why-focus-bright",
+                                                        "why-focus-nd", "why-focus-wireless"};
     const bool hand = none || *focus == "by hand";
     p.add("focus", {none ? "check-focus-hand" : "check-focus", {{"focus", focus.value_or("")}}},
-          {none              ? kWhy[0]
-           : !limits.empty() ? kWhy[static_cast<int>(limits.front())]
+          {none              ? kWhy[FocusLimit::Rate]
+           : !limits.empty() ? kWhy[limits.front()]
            : hand            ? "why-focus-hand"
                              : "why-focus",
            {{"rate", p.context.setup->rate}}},

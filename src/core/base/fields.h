@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/enumerated.h"
 #include "core/base/error.h"
 #include "core/base/named_value.h"
 #include "core/base/result.h"
@@ -28,6 +29,9 @@ namespace form {
 struct Text {
     std::size_t longest = 4000;    ///< bytes
     const char* mustSay = nullptr; ///< what is expected where it may not be empty
+    const char* asks = nullptr;    ///< likewise, of what is typed; files may have it empty
+    /// Of what is typed: the name as it is kept, or what would have been one.
+    Result<std::string> (*known)(std::string_view) = nullptr;
 };
 struct Flag {};
 struct Whole {
@@ -36,6 +40,7 @@ struct Whole {
 /// A number, or a quantity as a number of the unit that stands in the key.
 struct Number {
     double low, high;
+    bool share = false; ///< shown and typed in percent
 };
 /// Seconds as a number of milliseconds.
 struct Milliseconds {
@@ -48,10 +53,21 @@ struct Spelled {
     std::string (*spell)(const Q&);
     const char* pattern; ///< of what is written; more is read
     const char* about;
+    std::string (*print)(const Q&) = nullptr; ///< as people read it, where that differs
 };
+/// One of the names of an enumeration; a table that forgets a value does not compile.
 template<class E>
 struct Named {
     std::span<const NamedValue<E>> names;
+
+    template<std::size_t N>
+    constexpr Named(const NamedValue<E> (&table)[N])
+        : names(table) {
+        static_assert(N == countOf<E>(), "a name for every value");
+    }
+    /// Of a field that takes some of the values only.
+    constexpr explicit Named(std::span<const NamedValue<E>> some)
+        : names(some) {}
 };
 /// A struct with a table of its own.
 template<class T>
@@ -102,6 +118,7 @@ struct Field {
     const char* help;               ///< one clause for the list of keys
     int since = 1;                  ///< the first version of the format that has it
     const char* formerly = nullptr; ///< another key that is read where this one is not there
+    bool onSheet = true;            ///< asked for on the sheet of its struct
 };
 
 template<class Access, class Form>
@@ -127,9 +144,17 @@ template<class Access, class Form>
     return field;
 }
 
+/// The same field, with a place of its own in the window instead of a line on a sheet.
+template<class Access, class Form>
+[[nodiscard]] constexpr auto elsewhere(Field<Access, Form> field) {
+    field.onSheet = false;
+    return field;
+}
+
 /// Specialised for every struct of the documents: `kName` of the schema's definition, `kFields`,
-/// and where needed `complete(T&)`, which fills in what follows from other fields, and `check(const
-/// T&)`, which says what is wrong with them together.
+/// and where needed `complete(T&)`, which fills in what follows from other fields, `check(const
+/// T&)`, which says what is wrong with them together, and `follow(T&, std::string_view key)`, which
+/// lets others follow a field that was typed.
 template<class T>
 struct Described;
 

@@ -1,9 +1,9 @@
 #pragma once
 
+#include "core/base/enumerated.h"
 #include "core/facts/evaluation.h"
 #include "core/facts/setup_context.h"
 
-#include <array>
 #include <optional>
 #include <string>
 
@@ -14,10 +14,10 @@ namespace bslate {
 /// Texts as they are read on the body, "172.8°", "4100 K", "by hand"; none where the setup leaves
 /// the setting open or the body has no such thing.
 struct BodySettings {
-    std::array<std::optional<std::string>, kBodySettings> values;
+    ByEnum<BodySetting, std::optional<std::string>> values;
 
     [[nodiscard]] const std::optional<std::string>& operator[](BodySetting setting) const {
-        return values[static_cast<std::size_t>(setting)];
+        return values[setting];
     }
     friend bool operator==(const BodySettings&, const BodySettings&) = default;
 };

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/facts/reason.h"
-#include "core/facts/setup_context.h"
+#include "core/facts/setting_table.h"
 
 #include <string>
 #include <vector>
@@ -9,29 +9,6 @@
 /// Exactly what to set on the camera, in the camera's own increments, in the order hands go over
 /// it.
 namespace bslate {
-
-enum class DialInField {
-    Camera,
-    Recording,
-    Rate,
-    Region,
-    Shutter,
-    Profile,
-    Base,
-    Rating,
-    White,
-    Gel,
-    Iris,
-    Nd,
-    Card,
-    SecondSlot,
-    Sound,
-    ZebraSkin,
-    ZebraClip,
-    Bank,
-    Focus,
-    Stabiliser
-};
 
 struct DialInRow {
     DialInField field = DialInField::Camera;
@@ -54,8 +31,5 @@ struct DialInCard {
 /// The card of a setup; "changed" compares with the nearest earlier setup in the shoot's order
 /// that uses the same camera. A setup that cannot be evaluated gives only the rows that can.
 [[nodiscard]] DialInCard dialIn(const Shoot& shoot, const Setup& setup);
-
-/// What is in front of the lens or the sensor, "ND0.6 + ND0.3"; "none" without a filter.
-[[nodiscard]] std::string filterNames(const SetupContext& context);
 
 } // namespace bslate

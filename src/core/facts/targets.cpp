@@ -1,5 +1,7 @@
 #include "core/facts/targets.h"
 
+#include "core/base/enumerated.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -155,10 +157,10 @@ SchoolTargets targetsInUse(const SetupContext& context, const Evaluation& at) {
 }
 
 std::string_view nameOf(TargetTool tool) {
-    constexpr std::string_view kNames[] = {"zebra_limit",     "zebra_band",    "zebra_clip",
-                                           "grey_card",       "skin_range",    "white_card",
-                                           "highlight_limit", "histogram_gap", "black_line"};
-    return kNames[static_cast<std::size_t>(tool)];
+    constexpr ByEnum<TargetTool, std::string_view> kNames{
+        "zebra_limit", "zebra_band",      "zebra_clip",    "grey_card", "skin_range",
+        "white_card",  "highlight_limit", "histogram_gap", "black_line"};
+    return kNames[tool];
 }
 
 } // namespace bslate

@@ -12,7 +12,8 @@
 namespace bslate {
 namespace {
 
-constexpr std::string_view kStages[] = {"light", "sensor", "curve", "codec", "grade"};
+constexpr ByEnum<FrameStage, std::string_view> kStages{"light", "sensor", "curve", "codec",
+                                                       "grade"};
 
 std::array<Fraction, 3> shares(const std::vector<std::uint8_t>& fates) {
     std::array<std::size_t, 3> counts{};
@@ -64,7 +65,7 @@ Image shownSensor(const SetupContext& context, const Evaluation& at, const Image
 } // namespace
 
 std::string_view keyOf(FrameStage stage) {
-    return kStages[static_cast<std::size_t>(stage)];
+    return kStages[stage];
 }
 
 std::optional<FrameStage> frameStageNamed(std::string_view key) {

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/enumerated.h"
 #include "core/frame/image.h"
 #include "core/quantity/quantities.h"
 
@@ -14,7 +15,7 @@ enum class MeterKind {
     Centre, ///< everything, the middle most: a bell as wide as a third of the height
     Whole   ///< everything alike
 };
-inline constexpr int kMeterKinds = 3;
+inline constexpr int kMeterKinds = countOf<MeterKind>();
 
 /// What red, green and blue of BT.2020 light weigh for a meter: luminance, or what a camera makes
 /// of it (camera_luma.h).

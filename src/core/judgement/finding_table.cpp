@@ -40,7 +40,7 @@ const char* titleOf(HelpPage page) {
     case HelpPage::Shutter:
         return "Shutter, rate and motion";
     case HelpPage::Lamps:
-        return "Lamps that pulse";
+        return "Flicker";
     case HelpPage::Curve:
         return "Profile, curve and zebra";
     case HelpPage::Recording:

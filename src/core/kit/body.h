@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/enumerated.h"
 #include "core/base/extra_keys.h"
 
 #include <array>
@@ -30,7 +31,7 @@ enum class BodySetting {
     Iris,        ///< never in a bank
     Compensation ///< of the exposure dial; never in a bank
 };
-inline constexpr std::size_t kBodySettings = 16;
+inline constexpr std::size_t kBodySettings = countOf<BodySetting>();
 
 /// What a bank may hold, in the same order.
 inline constexpr std::array kBankSettings = {
@@ -119,7 +120,7 @@ enum class Function {
     Erase,
     Format
 };
-inline constexpr std::size_t kFunctions = 24;
+inline constexpr std::size_t kFunctions = countOf<Function>();
 
 enum class ControlKind { Dial, Ring, Lever, Button, Touch };
 

@@ -9,8 +9,9 @@
 /// The fields of a camera: sensor, dials, slots, rules; and of a kit.
 namespace bslate {
 
-inline constexpr NamedValue<ZebraTap> kTapNames[] = {{"recorded", ZebraTap::Recorded},
-                                                     {"viewing-lut", ZebraTap::ViewingLut}};
+inline constexpr NamedValue<ZebraTap> kTapNames[] = {
+    {"recorded", ZebraTap::Recorded, "on the recorded signal"},
+    {"viewing-lut", ZebraTap::ViewingLut, "on the viewing LUT"}};
 inline constexpr NamedValue<ZebraKind> kZebraKinds[] = {{"limit", ZebraKind::Limit},
                                                         {"band", ZebraKind::Band}};
 
@@ -130,7 +131,7 @@ struct Described<Camera> {
     static constexpr auto kName = "camera";
     static constexpr auto kFields = std::tuple{
         required("id", &Camera::id, form::Text{}, "Id"),
-        required("name", &Camera::name, form::Text{}, "&Name"),
+        required("name", &Camera::name, kGearName, "&Name"),
         spared("guessed", &Camera::guessed, form::List{form::Named<CameraFact>{kFactNames}, 20},
                "Guessed", "facts nobody knew: the values are usual ones of such a body", 6),
         required("bases", &Camera::bases, form::List{form::Object<BaseIso>{}}, "&Base ISOs",

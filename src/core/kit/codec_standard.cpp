@@ -1,5 +1,7 @@
 #include "core/kit/codec_standard.h"
 
+#include "core/base/enumerated.h"
+
 #include "core/quantity/scan.h"
 
 #include <algorithm>
@@ -27,10 +29,10 @@ constexpr std::pair<std::string_view, CodecStandard> kWords[] = {
     {"vc5", CodecStandard::Mezzanine},
     {"other", CodecStandard::Other}};
 
-constexpr std::array<std::string_view, 9> kPrinted = {
+constexpr ByEnum<CodecStandard, std::string_view> kPrinted{
     "",       "H.264",     "H.265",           "H.266",        "AV1",
     "MPEG-2", "JPEG 2000", "mezzanine codec", "another codec"};
-constexpr std::array<std::string_view, 9> kWritten = {
+constexpr ByEnum<CodecStandard, std::string_view> kWritten{
     "", "H.264", "H.265", "H.266", "AV1", "MPEG-2", "JPEG-2000", "mezzanine", "other"};
 
 } // namespace
@@ -45,11 +47,11 @@ std::optional<CodecStandard> codecStandard(std::string_view word) {
 }
 
 std::string print(CodecStandard standard) {
-    return std::string(kPrinted[static_cast<std::size_t>(standard)]);
+    return std::string(kPrinted[standard]);
 }
 
 std::string wordOf(CodecStandard standard) {
-    return std::string(kWritten[static_cast<std::size_t>(standard)]);
+    return std::string(kWritten[standard]);
 }
 
 bool mayBeOne(CodecStandard a, CodecStandard b) {

@@ -1,12 +1,14 @@
 #include "core/kit/constraint.h"
 
+#include "core/base/enumerated.h"
+
 #include <algorithm>
 #include <set>
 
 namespace bslate {
 namespace {
 
-constexpr std::string_view kNames[kSettingKeys] = {
+constexpr ByEnum<SettingKey, std::string_view> kNames{
     "mode",   "area", "codec", "gop",   "bits",  "rate",  "profile", "rating", "base",
     "region", "slot", "sound", "focus", "proxy", "power", "angle",   "ambient"};
 
@@ -137,7 +139,7 @@ bool findCircle(const std::vector<Constraint>& list, std::size_t at, std::vector
 } // namespace
 
 std::string_view nameOf(SettingKey key) {
-    return kNames[static_cast<std::size_t>(key)];
+    return kNames[key];
 }
 
 std::string_view nameOf(ConstraintKind kind) {
@@ -147,9 +149,9 @@ std::string_view nameOf(ConstraintKind kind) {
 }
 
 std::optional<SettingKey> findSettingKey(std::string_view name) {
-    for (std::size_t i = 0; i < kSettingKeys; ++i)
-        if (kNames[i] == name)
-            return static_cast<SettingKey>(i);
+    for (const auto key : kAllOf<SettingKey>)
+        if (kNames[key] == name)
+            return key;
     return std::nullopt;
 }
 

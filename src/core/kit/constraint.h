@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/enumerated.h"
 #include "core/base/extra_keys.h"
 #include "core/base/result.h"
 #include "core/quantity/quantities.h"
@@ -38,7 +39,7 @@ enum class SettingKey {
     Angle,
     Ambient
 };
-inline constexpr std::size_t kSettingKeys = 17;
+inline constexpr std::size_t kSettingKeys = countOf<SettingKey>();
 
 /// The name in a kit file: `mode`, `area`, ...
 [[nodiscard]] std::string_view nameOf(SettingKey key);

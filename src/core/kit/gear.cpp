@@ -7,14 +7,14 @@
 
 namespace bslate {
 
-std::optional<std::string> copyGear(Kit& kit, GearKind kind, const std::string& id,
+std::optional<std::string> copyGear(Kit& kit, KitPart kind, const std::string& id,
                                     const std::string& suffix) {
-    return withGear(kit, kind, [&](auto& items, const char* prefix) -> std::optional<std::string> {
+    return withPart(kit, kind, [&](auto& items) -> std::optional<std::string> {
         const auto* item = findById(items, id);
         if (!item)
             return std::nullopt;
         auto copy = *item;
-        copy.id = freshId(items, prefix);
+        copy.id = freshId(items, kIdPrefix[kind]);
         copy.name += suffix;
         const auto copied = copy.id;
         items.insert(items.begin() + (item - items.data()) + 1, std::move(copy));
@@ -22,11 +22,11 @@ std::optional<std::string> copyGear(Kit& kit, GearKind kind, const std::string& 
     });
 }
 
-void removeGear(Kit& kit, GearKind kind, const std::string& id) {
-    withGear(kit, kind, [&](auto& items, const char*) {
+void removeGear(Kit& kit, KitPart kind, const std::string& id) {
+    withPart(kit, kind, [&](auto& items) {
         std::erase_if(items, [&](const auto& item) { return item.id == id; });
     });
-    if (kind != GearKind::Camera)
+    if (kind != KitPart::Camera)
         return;
     const auto profiles = kit.profiles;
     for (const auto& profile : profiles)
@@ -34,18 +34,18 @@ void removeGear(Kit& kit, GearKind kind, const std::string& id) {
             kit = withoutProfile(std::move(kit), profile.id);
 }
 
-std::optional<Kit> extracted(const Kit& kit, GearKind kind, const std::string& id) {
-    if (kind == GearKind::Camera) {
+std::optional<Kit> extracted(const Kit& kit, KitPart kind, const std::string& id) {
+    if (kind == KitPart::Camera) {
         auto camera = extracted(kit, id);
         return camera ? std::optional(*std::move(camera)) : std::nullopt;
     }
     Kit chosen;
-    const bool found = withGear(kit, kind, [&](const auto& items, const char*) {
+    const bool found = withPart(kit, kind, [&](const auto& items) {
         const auto* item = findById(items, id);
         if (!item)
             return false;
         chosen.name = item->name;
-        withGear(chosen, kind, [&](auto& list, const char*) {
+        withPart(chosen, kind, [&](auto& list) {
             if constexpr (std::is_same_v<std::decay_t<decltype(list)>,
                                          std::decay_t<decltype(items)>>)
                 list = {*item};

@@ -53,7 +53,7 @@ auto& listOf(AnyKit& kit, KitPart part, const std::vector<Item>&) {
     using List =
         std::conditional_t<std::is_const_v<AnyKit>, const std::vector<Item>, std::vector<Item>>;
     List* found = nullptr;
-    withParts(kit, part, [&](auto& list) {
+    withPart(kit, part, [&](auto& list) {
         if constexpr (std::is_same_v<std::decay_t<decltype(list)>, std::vector<Item>>)
             found = &list;
     });
@@ -67,20 +67,19 @@ std::optional<Kit> takenOut(const Kit& kit, KitPart part, const std::string& id)
             alone.recipes = {*recipe};
         if (const auto* profile = findProfile(kit, id); part == KitPart::Profile && profile) {
             if (profile->measured) // is nothing without the body it was measured on
-                return extracted(kit, GearKind::Camera, profile->measured->camera);
+                return extracted(kit, KitPart::Camera, profile->measured->camera);
             alone.profiles = {*profile};
         }
         return alone.recipes.empty() && alone.profiles.empty() ? std::nullopt
                                                                : std::optional(std::move(alone));
     }
-    return extracted(kit, static_cast<GearKind>(part), id);
+    return extracted(kit, part, id);
 }
 
 // What both have stays as `into` has it, but for the one that is put.
 void keepOwn(Kit& taken, const Kit& into, KitPart put, const std::string& id) {
-    for (int i = 0; i < kKitParts; ++i) {
-        const auto part = static_cast<KitPart>(i);
-        withParts(taken, part, [&](auto& list) {
+    for (const auto part : kAllOf<KitPart>) {
+        withPart(taken, part, [&](auto& list) {
             for (auto& item : list)
                 if (!(part == put && item.id == id))
                     if (const auto* own = sameOne(listOf(into, part, list), item))
@@ -100,9 +99,8 @@ void moveLastTo(std::vector<Item>& list, std::size_t place) {
 
 std::vector<PartBeside> besides(const Kit& here, const Kit& there) {
     std::vector<PartBeside> all;
-    for (int i = 0; i < kKitParts; ++i) {
-        const auto part = static_cast<KitPart>(i);
-        withParts(here, part, [&](const auto& list) {
+    for (const auto part : kAllOf<KitPart>) {
+        withPart(here, part, [&](const auto& list) {
             const auto& others = listOf(there, part, list);
             for (const auto& item : list)
                 all.push_back(beside(part, item, others));
@@ -116,7 +114,7 @@ std::vector<PartBeside> besides(const Kit& here, const Kit& there) {
 
 std::optional<PartBeside> besideOf(const Kit& here, const Kit& there, KitPart part,
                                    std::string_view id) {
-    return withParts(here, part, [&](const auto& list) -> std::optional<PartBeside> {
+    return withPart(here, part, [&](const auto& list) -> std::optional<PartBeside> {
         const auto& others = listOf(there, part, list);
         if (const auto* item = findById(list, id))
             return beside(part, *item, others);
@@ -134,7 +132,7 @@ Result<Kit> withPartOf(const Kit& into, const Kit& from, KitPart part, std::stri
     keepOwn(*taken, into, part, wanted);
     Kit base = into;
     // Out of the way, so that it is not renamed beside its older self, and back in its place.
-    const auto place = withParts(base, part, [&](auto& list) -> std::optional<std::size_t> {
+    const auto place = withPart(base, part, [&](auto& list) -> std::optional<std::size_t> {
         const auto* item = findById(listOf(*taken, part, list), wanted);
         const auto* old = item ? sameOne(list, *item) : nullptr;
         if (!old)
@@ -145,7 +143,7 @@ Result<Kit> withPartOf(const Kit& into, const Kit& from, KitPart part, std::stri
     });
     Kit result = merged(base, *std::move(taken));
     if (place)
-        withParts(result, part, [&](auto& list) { moveLastTo(list, *place); });
+        withPart(result, part, [&](auto& list) { moveLastTo(list, *place); });
     if (const auto whole = checkKit(result); !whole)
         return whole.error();
     return result;
@@ -203,7 +201,7 @@ Result<Kit> withoutPart(Kit kit, KitPart part, const std::string& id) {
     else if (part == KitPart::Recipe)
         std::erase_if(kit.recipes, [&](const Recipe& recipe) { return recipe.id == id; });
     else
-        removeGear(kit, static_cast<GearKind>(part), id);
+        removeGear(kit, part, id);
     if (const auto whole = checkKit(kit); !whole)
         return whole.error();
     return kit;

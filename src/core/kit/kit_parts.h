@@ -8,33 +8,6 @@
 /// Kits beside each other: a shoot's own copy and the kit somebody keeps for every shoot.
 namespace bslate {
 
-/// Every sort of part, gear first in the order of GearKind.
-enum class KitPart {
-    Camera,
-    Lens,
-    Filter,
-    Gel,
-    Card,
-    Battery,
-    Reader,
-    Drive,
-    Charger,
-    Profile,
-    Recipe
-};
-inline constexpr int kKitParts = 11;
-
-/// Calls `visit(list)` with the kit's list of a sort.
-template<class AnyKit, class Visit>
-auto withParts(AnyKit& kit, KitPart part, Visit visit) {
-    if (part == KitPart::Profile)
-        return visit(kit.profiles);
-    if (part == KitPart::Recipe)
-        return visit(kit.recipes);
-    return withGear(kit, static_cast<GearKind>(part),
-                    [&](auto& list, const char*) { return visit(list); });
-}
-
 enum class PartState { Same, Differs, OnlyHere, OnlyThere };
 
 /// One part of two kits. Parts are the same one when id and name are: ids alone are chosen in each

@@ -1,5 +1,7 @@
 #include "core/kit/mode_line.h"
 
+#include "core/base/enumerated.h"
+
 #include "core/base/fresh_id.h"
 #include "core/light/optics.h"
 #include "core/quantity/number_text.h"
@@ -173,8 +175,8 @@ std::string gopWord(Gop gop) {
 }
 
 std::string chromaWord(Chroma chroma) {
-    constexpr const char* words[] = {"", "4:2:0", "4:2:2", "4:4:4"};
-    return words[static_cast<int>(chroma)];
+    constexpr ByEnum<Chroma, const char*> words{"", "4:2:0", "4:2:2", "4:4:4"};
+    return words[chroma];
 }
 
 std::string formatName(CodecStandard standard, Gop gop, BitDepth depth, Chroma chroma) {

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/enumerated.h"
 #include "core/kit/profile.h"
 
 #include <string>
@@ -18,7 +19,7 @@ struct Recipe {
 
 /// The controls a recipe sets.
 enum class LookPart { BlackLevel, BlackGamma, Knee, Saturation, Depth, Detail };
-inline constexpr std::size_t kLookParts = 6;
+inline constexpr std::size_t kLookParts = countOf<LookPart>();
 
 /// Parts a profile slot cannot take: all of them for a log profile, whose image controls the
 /// camera switches off; the tone parts for a display curve of another form.

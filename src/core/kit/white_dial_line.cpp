@@ -1,5 +1,7 @@
 #include "core/kit/white_dial_line.h"
 
+#include "core/base/enumerated.h"
+
 #include "core/quantity/accept.h"
 #include "core/quantity/line_words.h"
 #include "core/quantity/number_text.h"
@@ -114,8 +116,8 @@ std::string spell(const WhiteDial& dial) {
     if (dial.tint->step != 1)
         text += " by " + exact(dial.tint->step);
     text += " to " + exact(dial.tint->most);
-    constexpr std::string_view kWords[] = {" M/G", " +M", " +G"};
-    return text + std::string(kWords[static_cast<int>(dial.tint->marks)]);
+    constexpr ByEnum<TintMarks, std::string_view> kWords{" M/G", " +M", " +G"};
+    return text + std::string(kWords[dial.tint->marks]);
 }
 
 } // namespace bslate

@@ -1,5 +1,7 @@
 #include "core/media/card.h"
 
+#include "core/base/enumerated.h"
+
 #include <algorithm>
 #include <array>
 #include <string>
@@ -54,9 +56,9 @@ auto named(const List& list, std::string_view name) -> std::optional<typename Li
 } // namespace
 
 std::string_view nameOf(CardForm form) {
-    constexpr std::string_view names[] = {"SD", "CFexpress A", "CFexpress B", "CFexpress C",
-                                          "CFast"};
-    return names[static_cast<int>(form)];
+    constexpr ByEnum<CardForm, std::string_view> names{"SD", "CFexpress A", "CFexpress B",
+                                                       "CFexpress C", "CFast"};
+    return names[form];
 }
 
 std::span<const SpeedClass> speedClasses() {

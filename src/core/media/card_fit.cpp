@@ -1,5 +1,7 @@
 #include "core/media/card_fit.h"
 
+#include "core/base/enumerated.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -14,8 +16,8 @@ CardFit cardFit(DataRate peak, DataRate guaranteed) {
 }
 
 std::string_view nameOf(CardFit fit) {
-    constexpr std::string_view kNames[] = {"fits", "marginal", "drops"};
-    return kNames[static_cast<int>(fit)];
+    constexpr ByEnum<CardFit, std::string_view> kNames{"fits", "marginal", "drops"};
+    return kNames[fit];
 }
 
 FileSplit filesOf(Seconds length, DataRate rate, DataSize segment, Seconds clipLimit) {

@@ -1,5 +1,6 @@
 #include "core/shoot/lamps.h"
 
+#include "core/base/enumerated.h"
 #include "core/quantity/line_words.h"
 #include "core/quantity/number_text.h"
 #include "core/quantity/parse_gear.h"
@@ -17,20 +18,20 @@ constexpr const char* kExpected =
     "a lamp such as: old tubes 4100K duv+0.012 share70%, dimmed 400Hz duty25% or measured 100Hz "
     "h1:40% h2:8%";
 
-Waveform waveformOf(LampKind kind) {
-    switch (kind) {
-    case LampKind::DimmedLed:
-        return Waveform::Pwm;
-    case LampKind::Rectified:
-        return Waveform::Rectified;
-    case LampKind::Measured:
-        return Waveform::Harmonics;
-    case LampKind::Steady:
-        return Waveform::Steady;
-    default:
-        return Waveform::Sinusoid;
-    }
-}
+// How a lamp of a kind pulses while nothing else is said of it.
+struct LampPulse {
+    Waveform waveform = Waveform::Steady;
+    Fraction depth{0};
+};
+constexpr auto kPulses = tableOf<LampPulse, LampKind>({
+    {LampKind::Filament, {Waveform::Sinusoid, Fraction(0.1)}},
+    {LampKind::Ballast, {Waveform::Sinusoid, Fraction(0.8)}},
+    {LampKind::Electronic, {Waveform::Sinusoid, Fraction(0.04)}},
+    {LampKind::DimmedLed, {Waveform::Pwm, Fraction(1)}},
+    {LampKind::Rectified, {Waveform::Rectified, Fraction(1)}},
+    {LampKind::Measured, {Waveform::Harmonics, Fraction(1)}},
+    {LampKind::Steady, {Waveform::Steady, Fraction(0)}},
+});
 
 struct LampReader {
     Lamp lamp;
@@ -141,23 +142,12 @@ struct LampReader {
 } // namespace
 
 Fraction usualDepth(LampKind kind) {
-    switch (kind) {
-    case LampKind::Filament:
-        return Fraction(0.1);
-    case LampKind::Ballast:
-        return Fraction(0.8);
-    case LampKind::Electronic:
-        return Fraction(0.04);
-    case LampKind::Steady:
-        return Fraction(0);
-    default:
-        return Fraction(1);
-    }
+    return kPulses[kind].depth;
 }
 
 PulsedLight lightOf(const Lamp& lamp, Hertz mains) {
     PulsedLight light;
-    light.waveform = waveformOf(lamp.kind);
+    light.waveform = kPulses[lamp.kind].waveform;
     light.fromMains = !lamp.pulses && lamp.kind != LampKind::Steady;
     light.frequency = lamp.pulses.value_or(Hertz(2 * mains.value()));
     light.depth = lamp.depth.value_or(usualDepth(lamp.kind));

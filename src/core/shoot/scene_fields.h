@@ -39,20 +39,21 @@ inline constexpr NamedValue<LightSide> kSideNames[] = {{"unsaid", LightSide::Uns
                                                        {"fill", LightSide::Fill},
                                                        {"kicker", LightSide::Kicker},
                                                        {"background", LightSide::Background}};
-inline constexpr NamedValue<Support> kSupportNames[] = {{"unsaid", Support::Unsaid},
+inline constexpr NamedValue<Support> kSupportNames[] = {{"unsaid", Support::Unsaid, "as the scene"},
                                                         {"tripod", Support::Tripod},
                                                         {"gimbal", Support::Gimbal},
                                                         {"shoulder", Support::Shoulder},
                                                         {"hand", Support::Hand}};
-inline constexpr NamedValue<FocusBy> kFocusNames[] = {{"unsaid", FocusBy::Unsaid},
+inline constexpr NamedValue<FocusBy> kFocusNames[] = {{"unsaid", FocusBy::Unsaid, "as the scene"},
                                                       {"hand", FocusBy::Hand},
                                                       {"continuous", FocusBy::Continuous},
                                                       {"faces", FocusBy::Faces}};
-inline constexpr NamedValue<SoundBy> kSoundNames[] = {{"unsaid", SoundBy::Unsaid},
-                                                      {"none", SoundBy::None},
-                                                      {"camera", SoundBy::Camera},
-                                                      {"wired", SoundBy::Wired},
-                                                      {"radio", SoundBy::Radio}};
+inline constexpr NamedValue<SoundBy> kSoundNames[] = {
+    {"unsaid", SoundBy::Unsaid, "as the scene"},
+    {"none", SoundBy::None, "no sound here"},
+    {"camera", SoundBy::Camera, "camera microphone"},
+    {"wired", SoundBy::Wired, "wired microphone"},
+    {"radio", SoundBy::Radio, "radio microphone"}};
 inline constexpr NamedValue<LampKind> kLampNames[] = {
     {"filament", LampKind::Filament},     {"ballast", LampKind::Ballast},
     {"electronic", LampKind::Electronic}, {"dimmed-led", LampKind::DimmedLed},

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/enumerated.h"
 #include "core/shoot/scene.h"
 
 #include <array>
@@ -31,6 +32,7 @@ inline constexpr std::array kLampWords = {
     LampWord{"panels", LampKind::Electronic},   LampWord{"dimmed", LampKind::DimmedLed},
     LampWord{"rectified", LampKind::Rectified}, LampWord{"measured", LampKind::Measured},
     LampWord{"steady", LampKind::Steady}};
+static_assert(kLampWords.size() == countOf<LampKind>(), "a word for every kind");
 
 /// Names that tell the kind where no word of it stands; they stay in the name.
 inline constexpr std::array kLampNouns = {

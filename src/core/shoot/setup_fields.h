@@ -18,10 +18,11 @@ inline constexpr NamedValue<ShutterSchool> kShutterSchoolNames[] = {
     {"crisp", ShutterSchool::Crisp},
     {"mains-locked", ShutterSchool::MainsLocked},
     {"custom", ShutterSchool::Custom}};
-inline constexpr NamedValue<SecondSlot> kSecondSlotNames[] = {{"unused", SecondSlot::Unused},
-                                                              {"mirror", SecondSlot::Mirror},
-                                                              {"relay", SecondSlot::Relay},
-                                                              {"proxy", SecondSlot::Proxy}};
+inline constexpr NamedValue<SecondSlot> kSecondSlotNames[] = {
+    {"unused", SecondSlot::Unused, "not used"},
+    {"mirror", SecondSlot::Mirror, "mirror: the same again"},
+    {"relay", SecondSlot::Relay, "relay: goes on when the first is full"},
+    {"proxy", SecondSlot::Proxy, "proxy: a low-rate copy"}};
 inline constexpr NamedValue<WhiteBy> kWhiteByNames[] = {{"preset", WhiteBy::Preset},
                                                         {"card", WhiteBy::Card}};
 inline constexpr NamedValue<Payer> kPayerNames[] = {{"nd", Payer::Nd},
@@ -30,7 +31,9 @@ inline constexpr NamedValue<Payer> kPayerNames[] = {{"nd", Payer::Nd},
                                                     {"rating", Payer::Rating},
                                                     {"nobody", Payer::Nobody}};
 inline constexpr NamedValue<Stabiliser> kStabiliserNames[] = {
-    {"as-support", Stabiliser::AsSupport}, {"off", Stabiliser::Off}, {"on", Stabiliser::On}};
+    {"as-support", Stabiliser::AsSupport, "as the support asks"},
+    {"off", Stabiliser::Off},
+    {"on", Stabiliser::On}};
 
 template<>
 struct Described<Acceptance> {
@@ -75,7 +78,8 @@ struct Described<Setup> {
     static constexpr auto kName = "setup";
     static constexpr auto kFields = std::tuple{
         required("id", &Setup::id, form::Text{}, "Id"),
-        required("number", &Setup::number, form::Text{}, "&Number", "as on the slate"),
+        required("number", &Setup::number, form::Text{.asks = "a number for the slate, such as 2A"},
+                 "&Number", "as on the slate"),
         required("name", &Setup::name, form::Text{}, "N&ame"),
         required("scene", &Setup::scene, form::Text{}, "&Scene", "id"),
         required("camera", &Setup::camera, form::Text{}, "&Camera", "id"),
@@ -83,31 +87,32 @@ struct Described<Setup> {
         required("profile", &Setup::profile, form::Text{}, "&Profile", "id"),
         written("lens", &Setup::lens, form::Text{}, "&Lens", "id; empty: none"),
         spared("focal", &Setup::focal, as::kMillimetres, "F&ocal length",
-               "of a zoom; missing: its shortest"),
-        spared("focus", &Setup::focus, as::kMetres, "Focus&ed at"),
+               "of a zoom; empty: its shortest"),
+        spared("focus", &Setup::focus, as::kMetres, "Focus&ed at", "empty: not planned"),
         spared("external_power", &Setup::externalPower, form::Flag{}, "E&xternal power"),
         spared("second_slot", &Setup::secondSlot, form::Named<SecondSlot>{kSecondSlotNames},
                "Second slo&t"),
         required("rate", &Setup::rate, as::kRate, "&Frame rate", "captured"),
-        required("shutter", &Setup::shutter, as::kShutter, "Shutter"),
-        required("iris", &Setup::iris, as::kTStop, "Iris"),
-        written("filters", &Setup::filters, form::List{form::Text{}}, "ND",
-                "ids, in the order they are stacked"),
-        required("base", &Setup::base, as::kIso, "Base ISO"),
-        required("rating", &Setup::rating, as::kIso, "Rating"),
+        elsewhere(required("shutter", &Setup::shutter, as::kShutter, "Shutter")),
+        elsewhere(required("iris", &Setup::iris, as::kTStop, "Iris")),
+        elsewhere(written("filters", &Setup::filters, form::List{form::Text{}}, "ND",
+                          "ids, in the order they are stacked")),
+        elsewhere(required("base", &Setup::base, as::kIso, "Base ISO")),
+        elsewhere(required("rating", &Setup::rating, as::kIso, "Rating")),
         written("white", &Setup::white, as::kKelvin, "&White"),
-        spared("tint", &Setup::tint, form::Number{-1000, 1000}, "Tint",
-               "the camera's units; above 0 answers green light", 6),
-        spared("white_by", &Setup::whiteBy, form::Named<WhiteBy>{kWhiteByNames}, "White by", "", 6),
-        spared("white_nd_stops", &Setup::whiteNd, form::Number{0, 40}, "Measured through",
-               "stops of ND on the lens then", 6),
+        elsewhere(spared("tint", &Setup::tint, form::Number{-1000, 1000}, "Tint",
+                         "the camera's units; above 0 answers green light", 6)),
+        elsewhere(spared("white_by", &Setup::whiteBy, form::Named<WhiteBy>{kWhiteByNames},
+                         "White by", "", 6)),
+        elsewhere(spared("white_nd_stops", &Setup::whiteNd, form::Number{0, 40}, "Measured through",
+                         "stops of ND on the lens then", 6)),
         spared("wanted_white", &Setup::wantedWhite, as::kKelvin, "Wanted white",
-               "the grade is to have; missing: as shot", 6),
-        required("school", &Setup::school, form::Named<School>{kSchoolNames}, "School"),
-        written("shutter_school", &Setup::shutterSchool,
-                form::Named<ShutterSchool>{kShutterSchoolNames}, "Shutter school"),
-        required("payer", &Setup::payer, form::Named<Payer>{kPayerNames}, "Payer",
-                 "who compensates a change"),
+               "the grade is to have; empty: as shot", 6),
+        elsewhere(required("school", &Setup::school, form::Named<School>{kSchoolNames}, "School")),
+        elsewhere(written("shutter_school", &Setup::shutterSchool,
+                          form::Named<ShutterSchool>{kShutterSchoolNames}, "Shutter school")),
+        elsewhere(required("payer", &Setup::payer, form::Named<Payer>{kPayerNames}, "Payer",
+                           "who compensates a change")),
         written("bank", &Setup::bank, form::Whole{0, 100}, "&Bank", "from 1; 0: none"),
         spared("support", &Setup::support, form::Named<Support>{kSupportNames}, "S&upport",
                "unsaid: as the scene", 5),

@@ -129,7 +129,7 @@ template<>
 struct Described<Shoot> {
     static constexpr auto kName = "shoot";
     static constexpr auto kFields = std::tuple{
-        required("title", &Shoot::title, form::Text{}, "&Title"),
+        required("title", &Shoot::title, form::Text{.asks = "a title"}, "&Title"),
         written("note", &Shoot::note, form::Text{}, "&Note"),
         written("days", &Shoot::days, form::Whole{1, 10000}, "&Days"),
         written("snr_floor", &Shoot::snrFloor, form::Number{0.1, 100},

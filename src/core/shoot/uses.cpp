@@ -20,15 +20,15 @@ const Measurement* testRecordedIn(const Shoot& shoot, const Setup& setup) {
     return profile && profile->measured ? &*profile->measured : nullptr;
 }
 
-bool names(const Shoot& shoot, const Setup& setup, GearKind kind, std::string_view id) {
+bool names(const Shoot& shoot, const Setup& setup, KitPart kind, std::string_view id) {
     switch (kind) {
-    case GearKind::Camera: {
+    case KitPart::Camera: {
         const auto* measured = testRecordedIn(shoot, setup);
         return setup.camera == id || (measured && measured->camera == id);
     }
-    case GearKind::Lens:
+    case KitPart::Lens:
         return setup.lens == id;
-    case GearKind::Filter:
+    case KitPart::Filter:
         return contains(setup.filters, id);
     default:
         return false;
@@ -37,20 +37,20 @@ bool names(const Shoot& shoot, const Setup& setup, GearKind kind, std::string_vi
 
 } // namespace
 
-std::optional<User> userOf(const Shoot& shoot, GearKind kind, std::string_view id) {
+std::optional<User> userOf(const Shoot& shoot, KitPart kind, std::string_view id) {
     if (const auto* setup =
             firstSetup(shoot, [&](const Setup& one) { return names(shoot, one, kind, id); }))
         return User{User::Kind::Setup, setup->number};
     for (const auto& scene : shoot.scenes)
         for (const auto& lamp : scene.lamps)
-            if (kind == GearKind::Gel && contains(lamp.gels, id))
+            if (kind == KitPart::Gel && contains(lamp.gels, id))
                 return User{User::Kind::Gear, lamp.name};
     for (const auto& camera : shoot.kit.cameras)
-        if ((kind == GearKind::Lens && camera.fixedLens == id) ||
-            (kind == GearKind::Battery && contains(camera.batteries, id)))
+        if ((kind == KitPart::Lens && camera.fixedLens == id) ||
+            (kind == KitPart::Battery && contains(camera.batteries, id)))
             return User{User::Kind::Gear, camera.name};
     for (const auto& charger : shoot.kit.chargers)
-        if (kind == GearKind::Battery && contains(charger.batteries, id))
+        if (kind == KitPart::Battery && contains(charger.batteries, id))
             return User{User::Kind::Gear, charger.name};
     return std::nullopt;
 }

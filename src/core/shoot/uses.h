@@ -17,7 +17,7 @@ struct User {
 
 /// The first setup, lamp, camera or charger that names it, or records in what was measured on it;
 /// nothing when it may go.
-[[nodiscard]] std::optional<User> userOf(const Shoot& shoot, GearKind kind, std::string_view id);
+[[nodiscard]] std::optional<User> userOf(const Shoot& shoot, KitPart kind, std::string_view id);
 
 /// The first setup in a scene, or recording in a profile or in what was measured in it; null when
 /// there is none.

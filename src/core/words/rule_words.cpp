@@ -1,5 +1,7 @@
 #include "core/words/rule_words.h"
 
+#include "core/base/enumerated.h"
+
 #include "core/base/find_by_id.h"
 #include "core/kit/setting_value.h"
 #include "core/quantity/print.h"
@@ -136,24 +138,24 @@ std::vector<SettingValue> idsOf(const Items& items) {
 } // namespace
 
 std::string settingName(SettingKey key, const Translator& translate) {
-    constexpr const char* names[kSettingKeys] = {"recording mode",
-                                                 "sensor area",
-                                                 "codec",
-                                                 "kind of recording",
-                                                 "bit depth",
-                                                 "frame rate",
-                                                 "profile",
-                                                 "rating",
-                                                 "base",
-                                                 "region",
-                                                 "slot",
-                                                 "sound",
-                                                 "autofocus",
-                                                 "proxy",
-                                                 "power",
-                                                 "shutter angle",
-                                                 "air"};
-    return put(names[static_cast<std::size_t>(key)], translate);
+    constexpr ByEnum<SettingKey, const char*> names{"recording mode",
+                                                    "sensor area",
+                                                    "codec",
+                                                    "kind of recording",
+                                                    "bit depth",
+                                                    "frame rate",
+                                                    "profile",
+                                                    "rating",
+                                                    "base",
+                                                    "region",
+                                                    "slot",
+                                                    "sound",
+                                                    "autofocus",
+                                                    "proxy",
+                                                    "power",
+                                                    "shutter angle",
+                                                    "air"};
+    return put(names[key], translate);
 }
 
 std::string valueName(SettingKey key, const SettingValue& value, const Camera& camera,

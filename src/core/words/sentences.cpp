@@ -13,7 +13,7 @@ struct Sentence {
 // Why a recording cannot be had, what it costs, and what would open it: one clause each.
 constexpr Sentence kReasons[] = {
     {"rolling-bands", "in {bands:band|bands} over the frame, which roll"},
-    {"other-lamps", "lamps at {frequency} pulse at {alias} too"},
+    {"other-lamps", "lamps at {frequency} flicker at {alias} too"},
     {"mains-let-go", "with the mains 0.4 % off they creep, once round in {round}"},
     {"mains-off", "with the mains 0.4 % off it is {worst##:stop|stops}"},
     {"heat-beyond", ", hotter than the kit tells: at the latest"},

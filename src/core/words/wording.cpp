@@ -1,5 +1,9 @@
 #include "core/words/wording.h"
 
+#include "core/facts/setting_table.h"
+
+#include "core/base/enumerated.h"
+
 #include "core/quantity/print.h"
 #include "core/words/body_words.h"
 #include "core/words/remedy_words.h"
@@ -183,40 +187,37 @@ std::string effectOf(const Remedy& remedy, const Translator& translate) {
 }
 
 std::string nameOf(School school, const Translator& translate) {
-    constexpr const char* names[] = {"Nominal", "Rated", "To the right", "Guard the highlights",
-                                     "Raw thinking"};
-    return translated(names[static_cast<int>(school)], translate);
+    constexpr ByEnum<School, const char*> names{"Nominal", "Rated", "To the right",
+                                                "Guard the highlights", "Raw thinking"};
+    return translated(names[school], translate);
 }
 
 std::string nameOf(ShutterSchool school, const Translator& translate) {
-    constexpr const char* names[] = {"Half the frame", "Crisp", "Mains-locked", "By hand"};
-    return translated(names[static_cast<int>(school)], translate);
+    constexpr ByEnum<ShutterSchool, const char*> names{"Half the frame", "Crisp", "Mains-locked",
+                                                       "By hand"};
+    return translated(names[school], translate);
 }
 
 std::string nameOf(Payer payer, const Translator& translate) {
-    constexpr const char* names[] = {"ND", "Iris", "Light", "Rating", "Nobody"};
-    return translated(names[static_cast<int>(payer)], translate);
+    constexpr ByEnum<Payer, const char*> names{"ND", "Iris", "Light", "Rating", "Nobody"};
+    return translated(names[payer], translate);
 }
 
 std::string nameOf(PatchRole role, const Translator& translate) {
-    constexpr const char* names[] = {"Grey card",  "Skin, light",       "Skin, medium",
-                                     "Skin, dark", "Highlight to keep", "Shadow to keep",
-                                     "White card", "May be lost"};
-    return translated(names[static_cast<int>(role)], translate);
+    constexpr ByEnum<PatchRole, const char*> names{
+        "Grey card",         "Skin, light",    "Skin, medium", "Skin, dark",
+        "Highlight to keep", "Shadow to keep", "White card",   "May be lost"};
+    return translated(names[role], translate);
 }
 
 std::string nameOf(IsoBehaviour behaviour, const Translator& translate) {
-    constexpr const char* names[] = {"ISO is recorded", "EI changes the view only",
-                                     "ISO is a note (raw)"};
-    return translated(names[static_cast<int>(behaviour)], translate);
+    constexpr ByEnum<IsoBehaviour, const char*> names{"ISO is recorded", "EI changes the view only",
+                                                      "ISO is a note (raw)"};
+    return translated(names[behaviour], translate);
 }
 
 std::string nameOf(DialInField field, const Translator& translate) {
-    constexpr const char* names[] = {
-        "Camera", "Recording",   "Rate",        "Region", "Shutter", "Profile",   "Base",
-        "Rating", "White",       "Gel",         "Iris",   "ND",      "Card",      "Second slot",
-        "Sound",  "Zebra, skin", "Zebra, clip", "Bank",   "Focus",   "Stabiliser"};
-    return translated(names[static_cast<int>(field)], translate);
+    return translated(settingTable()[field].name, translate);
 }
 
 std::string reasonOf(const Reason& reason, const Translator& translate) {
@@ -227,14 +228,14 @@ std::string reasonOf(const Reason& reason, const Translator& translate) {
 }
 
 std::string nameOf(FigureId figure, const Translator& translate) {
-    constexpr const char* names[] = {
-        "Recording",     "Rate",        "Plays at",     "Shutter",    "Lamps pulse", "Blur",
-        "Profile",       "Bit rate",    "Bits a pixel", "Lasts",      "Card",        "Crop",
-        "Angle of view", "Frames like", "Sharp",        "Hyperfocal", "Readout",     "ISO range",
-        "Rating",        "ND",          "Iris",         "Sound",      "Autofocus",   "Clip limit",
-        "Files of",      "Heat",        "Power",        "Proxy",      "Above grey",  "Below grey",
+    constexpr ByEnum<FigureId, const char*> names{
+        "Recording",     "Rate",        "Plays at",     "Shutter",    "Flicker",    "Blur",
+        "Profile",       "Bit rate",    "Bits a pixel", "Lasts",      "Card",       "Crop",
+        "Angle of view", "Frames like", "Sharp",        "Hyperfocal", "Readout",    "ISO range",
+        "Rating",        "ND",          "Iris",         "Sound",      "Autofocus",  "Clip limit",
+        "Files of",      "Heat",        "Power",        "Proxy",      "Above grey", "Below grey",
         "Mid-grey"};
-    return translated(names[static_cast<int>(figure)], translate);
+    return translated(names[figure], translate);
 }
 
 bool hasWording(std::string_view id) {

@@ -1,5 +1,7 @@
 #include "io/system/files.h"
 
+#include "core/base/enumerated.h"
+
 #include "io/system/descriptor.h"
 #include "io/system/file_lock.h"
 
@@ -342,10 +344,10 @@ std::vector<Obstacle> obstaclesTo(const fs::path& path) {
 }
 
 std::string_view wordsFor(Obstacle obstacle) {
-    constexpr std::string_view kWords[] = {
+    constexpr ByEnum<Obstacle, std::string_view> kWords{
         "exists already", "is read-only", "belongs to somebody else",
         "has other names, which would keep the old contents", "is no regular file"};
-    return kWords[static_cast<int>(obstacle)];
+    return kWords[obstacle];
 }
 
 bool isWithin(const fs::path& file, const fs::path& folder) {

@@ -63,7 +63,7 @@ TEST(BankPlan, CountsWhatTheHandDoesAfterEachRecall) {
                    std::count_if(values.begin(), values.end(),
                                  [](const auto& value) { return value.has_value(); })) -
                static_cast<double>(none.uses[setup].byHand.size()) -
-               (values[static_cast<std::size_t>(BodySetting::Region)] ? 1 : 0);
+               (values[BodySetting::Region] ? 1 : 0);
     };
     EXPECT_EQ(none.uses[1].cost, Seconds(10 + 1 + looks(1)));
     EXPECT_EQ(none.uses[2].cost, Seconds(10 + 10 + 1 + looks(2)));
@@ -116,7 +116,7 @@ Seconds turnedBy(const Shoot& shoot, const CameraPlan& plan, const Threads& thre
         const auto& own = problem.work.setups[visit.setup];
         const auto* setup = findSetup(shoot, own.id);
         const auto region = static_cast<std::size_t>(BodySetting::Region);
-        const auto& wantedRegion = own.settings.values[region];
+        const auto& wantedRegion = own.settings[BodySetting::Region];
         if (!last)
             body[region] = shoot.kit.cameras[0].body.facts.region;
         const bool restart =
@@ -139,7 +139,8 @@ Seconds turnedBy(const Shoot& shoot, const CameraPlan& plan, const Threads& thre
                     brought[static_cast<std::size_t>(setting)] = true;
                 }
         for (std::size_t s = 0; s < kBodySettings; ++s)
-            if (const auto& wanted = own.settings.values[s]; wanted && body[s] != wanted) {
+            if (const auto& wanted = own.settings[static_cast<BodySetting>(s)];
+                wanted && body[s] != wanted) {
                 body[s] = wanted;
                 cost += problem.access[s];
             } else if (wanted && !brought[s]) {

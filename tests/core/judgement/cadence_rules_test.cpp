@@ -62,7 +62,7 @@ void laterAt(Bench& bench, FrameRate rate, const Shutter& shutter) {
 
 const ShownCadence kShownCadence[] = {
     {"Pulses", [](Bench& b) { light(b, "tubes depth100%"); }, "pulsing-visible", Severity::Fault,
-     "At 180\u00b0 the light pulses at 4 Hz; 0.11 stop peak to peak from frame to frame",
+     "The light flickers at 4 Hz with 180\u00b0; 0.11 stop peak to peak from frame to frame",
      "Shutter 172.8\u00b0"},
     {"PulsesAndRolls",
      [](Bench& b) {

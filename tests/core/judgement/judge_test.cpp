@@ -1,5 +1,9 @@
 #include "core/advice/levers.h"
+#include "core/facts/body_settings.h"
+#include "core/facts/evaluate.h"
+#include "core/facts/setting_table.h"
 #include "core/judgement/judge.h"
+#include "core/words/body_words.h"
 #include "core/words/card_text.h"
 #include "core/words/remedy_words.h"
 #include "core/words/wording.h"
@@ -327,6 +331,41 @@ TEST(DialIn, ValuesAreInTheCamerasIncrements) {
     EXPECT_EQ(value(DialInField::Region), "missing") << "the camera knows none";
     EXPECT_EQ(value(DialInField::Nd), "none");
     EXPECT_EQ(value(DialInField::Rating), "EI 800");
+}
+
+// A card that says "no sound" beside a bank that brings a microphone would cost a take.
+TEST(DialIn, CardAndBankSayTheSameOfEverySetting) {
+    Changed now;
+    auto& mode = now.shoot.kit.cameras[0].modes[0];
+    for (const bool records : {true, false})
+        for (const auto by : kAllOf<SoundBy>) {
+            now.setup.soundBy = by;
+            mode.sound = records;
+            const auto context = resolve(now.shoot, now.setup);
+            ASSERT_TRUE(context);
+            const auto at = evaluate(*context);
+            const auto onBody = bodySettingsOf(*context, at);
+            std::set<BodySetting> told;
+            for (const auto& row : dialIn(now.shoot, now.setup).rows) {
+                const auto setting = settingTable()[row.field].onBody;
+                if (!setting)
+                    continue;
+                told.insert(*setting);
+                const bool none =
+                    row.value.id == "dial-no-sound" || row.value.id == "dial-out-of-reach";
+                EXPECT_NE(onBody[*setting].has_value(), none)
+                    << settingTable()[row.field].key << ": " << reasonOf(row.value);
+            }
+            for (const auto setting : kAllOf<BodySetting>)
+                if (onBody[setting] && setting != BodySetting::Sound)
+                    EXPECT_TRUE(told.count(setting)) << nameOf(setting);
+            EXPECT_EQ(onBody[BodySetting::Sound].value_or("none"),
+                      !records || by == SoundBy::Unsaid ? "none"
+                      : by == SoundBy::None             ? "off"
+                      : by == SoundBy::Camera           ? "camera microphone"
+                      : by == SoundBy::Wired            ? "wired microphone"
+                                                        : "radio microphone");
+        }
 }
 
 } // namespace

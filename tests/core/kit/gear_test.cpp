@@ -11,16 +11,16 @@
 namespace bslate {
 namespace {
 
-class EveryKind : public ::testing::TestWithParam<int> {
+class EveryKind : public ::testing::TestWithParam<KitPart> {
 protected:
-    GearKind kind = static_cast<GearKind>(GetParam());
+    KitPart kind = GetParam();
     Kit kit = sample::DayBench().shoot.kit;
 
     std::size_t count(const Kit& of) const {
-        return withGear(of, kind, [](const auto& items, const char*) { return items.size(); });
+        return withPart(of, kind, [](const auto& items) { return items.size(); });
     }
     std::string firstId() {
-        return withGear(kit, kind, [](const auto& items, const char*) { return items.front().id; });
+        return withPart(kit, kind, [](const auto& items) { return items.front().id; });
     }
 };
 
@@ -33,7 +33,7 @@ TEST_P(EveryKind, IsAddedCopiedAndRemovedAndTheKitStaysSound) {
     const auto copy = copyGear(kit, kind, id, " copy");
     ASSERT_TRUE(copy);
     EXPECT_NE(*copy, id);
-    withGear(kit, kind, [&](const auto& items, const char*) {
+    withPart(kit, kind, [&](const auto& items) {
         const auto* made = findById(items, id);
         const auto* copied = findById(items, *copy);
         ASSERT_TRUE(made && copied);
@@ -62,37 +62,37 @@ TEST_P(EveryKind, TravelsWithWhatItNames) {
     EXPECT_EQ(count(*alone), 1u);
     const auto sound = checkKit(*alone);
     EXPECT_TRUE(sound.ok()) << message(sound.error());
-    if (kind == GearKind::Charger || kind == GearKind::Camera)
+    if (kind == KitPart::Charger || kind == KitPart::Camera) {
         EXPECT_EQ(alone->batteries.size(), 1u);
+    }
     // Taken into another kit and back, nothing of that kit changes and nothing is lost.
-    EXPECT_EQ(
-        withGear(*alone, kind, [](const auto& items, const char*) { return items.front().id; }),
-        firstId());
+    EXPECT_EQ(withPart(*alone, kind, [](const auto& items) { return items.front().id; }),
+              firstId());
 }
 
-INSTANTIATE_TEST_SUITE_P(Gear, EveryKind, ::testing::Range(0, kGearKinds));
+INSTANTIATE_TEST_SUITE_P(Gear, EveryKind, ::testing::ValuesIn(kGear));
 
 TEST(Uses, TellsWhoWouldBeLeftWithoutIt) {
     Shoot shoot = sample::DayBench().shoot;
     auto& kit = shoot.kit;
     using Who = User::Kind;
-    EXPECT_EQ(userOf(shoot, GearKind::Camera, "first"), (User{Who::Setup, "W"}));
-    EXPECT_EQ(userOf(shoot, GearKind::Lens, "lens"), (User{Who::Setup, "W"}));
-    EXPECT_EQ(userOf(shoot, GearKind::Battery, "large"), (User{Who::Gear, kit.cameras[0].name}));
-    EXPECT_EQ(userOf(shoot, GearKind::Filter, "nd3"), std::nullopt);
+    EXPECT_EQ(userOf(shoot, KitPart::Camera, "first"), (User{Who::Setup, "W"}));
+    EXPECT_EQ(userOf(shoot, KitPart::Lens, "lens"), (User{Who::Setup, "W"}));
+    EXPECT_EQ(userOf(shoot, KitPart::Battery, "large"), (User{Who::Gear, kit.cameras[0].name}));
+    EXPECT_EQ(userOf(shoot, KitPart::Filter, "nd3"), std::nullopt);
     shoot.setups[2].filters = {"nd6", "nd3"};
-    EXPECT_EQ(userOf(shoot, GearKind::Filter, "nd3"), (User{Who::Setup, "S"}));
+    EXPECT_EQ(userOf(shoot, KitPart::Filter, "nd3"), (User{Who::Setup, "S"}));
     kit.batteries.push_back({"spare", "Spare", WattHours(20), 0.9, 1, 1, {}});
-    EXPECT_EQ(userOf(shoot, GearKind::Battery, "spare"), std::nullopt);
+    EXPECT_EQ(userOf(shoot, KitPart::Battery, "spare"), std::nullopt);
     kit.chargers[0].batteries = {"spare"};
-    EXPECT_EQ(userOf(shoot, GearKind::Battery, "spare"), (User{Who::Gear, kit.chargers[0].name}));
+    EXPECT_EQ(userOf(shoot, KitPart::Battery, "spare"), (User{Who::Gear, kit.chargers[0].name}));
     for (auto& setup : shoot.setups)
         setup.lens.clear();
-    EXPECT_EQ(userOf(shoot, GearKind::Lens, "lens"), std::nullopt);
+    EXPECT_EQ(userOf(shoot, KitPart::Lens, "lens"), std::nullopt);
     kit.cameras[1].fixedLens = "lens";
-    EXPECT_EQ(userOf(shoot, GearKind::Lens, "lens"), (User{Who::Gear, kit.cameras[1].name}));
+    EXPECT_EQ(userOf(shoot, KitPart::Lens, "lens"), (User{Who::Gear, kit.cameras[1].name}));
     // Nobody names what is only counted.
-    for (const auto kind : {GearKind::Card, GearKind::Reader, GearKind::Drive, GearKind::Charger})
+    for (const auto kind : {KitPart::Card, KitPart::Reader, KitPart::Drive, KitPart::Charger})
         EXPECT_EQ(userOf(shoot, kind, "charger"), std::nullopt);
 }
 
@@ -113,12 +113,12 @@ TEST(Uses, WhatWasMeasuredGoesWithItsBodyAndItsProfileUnlessItIsRecordedIn) {
     for (auto& setup : shoot.setups)
         setup.camera = "second";
     shoot.setups[1].profile = "measured";
-    EXPECT_EQ(userOf(shoot, GearKind::Camera, "first"), (User{User::Kind::Setup, "T"}));
+    EXPECT_EQ(userOf(shoot, KitPart::Camera, "first"), (User{User::Kind::Setup, "T"}));
     EXPECT_EQ(setupInProfile(shoot, "note"), &shoot.setups[1]);
     shoot.setups[1].profile = "index";
-    EXPECT_EQ(userOf(shoot, GearKind::Camera, "first"), std::nullopt);
+    EXPECT_EQ(userOf(shoot, KitPart::Camera, "first"), std::nullopt);
     Kit kit = shoot.kit;
-    removeGear(kit, GearKind::Camera, "first");
+    removeGear(kit, KitPart::Camera, "first");
     EXPECT_EQ(findProfile(kit, "measured"), nullptr);
     EXPECT_TRUE(findProfile(kit, "note")) << "others may record in the nominal one";
     kit = withoutProfile(shoot.kit, "note");
@@ -129,22 +129,22 @@ TEST(Uses, WhatWasMeasuredGoesWithItsBodyAndItsProfileUnlessItIsRecordedIn) {
 
 // What nobody uses may go, and then the kit must still hold together: its file is written.
 TEST(Uses, WhatNobodyUsesLeavesASoundKit) {
-    for (int kind = 0; kind < kGearKinds; ++kind) {
+    for (const auto kind : kGear) {
         Shoot shoot = sample::DayBench().shoot;
         shoot.kit.profiles.push_back(
             sample::measuredProfile(shoot.kit.profiles[0], "measured", "first"));
         for (auto& setup : shoot.setups)
             setup.camera = "second";
         std::vector<std::string> ids;
-        withGear(shoot.kit, static_cast<GearKind>(kind), [&](const auto& items, const char*) {
+        withPart(shoot.kit, kind, [&](const auto& items) {
             for (const auto& item : items)
                 ids.push_back(item.id);
         });
         for (const auto& id : ids) {
-            if (userOf(shoot, static_cast<GearKind>(kind), id))
+            if (userOf(shoot, kind, id))
                 continue;
             Kit kit = shoot.kit;
-            removeGear(kit, static_cast<GearKind>(kind), id);
+            removeGear(kit, kind, id);
             const auto sound = checkKit(kit);
             EXPECT_TRUE(sound.ok()) << id << ": " << message(sound.error());
         }

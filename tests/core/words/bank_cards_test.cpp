@@ -122,13 +122,13 @@ TEST(BankCards, TheRecordSaysWhatDiffers) {
 
 TEST(BodyWords, EverythingOnABodyHasANameOfItsOwn) {
     std::set<std::string> settings, functions, automatics;
-    for (const auto& [key, setting] : kSettingNames) {
+    for (const auto& [key, setting, words] : kSettingNames) {
         EXPECT_TRUE(settings.insert(nameOf(setting)).second) << key;
         EXPECT_EQ(static_cast<std::size_t>(setting), settings.size() - 1) << key;
     }
-    for (const auto& [key, function] : kFunctionNames)
+    for (const auto& [key, function, words] : kFunctionNames)
         EXPECT_TRUE(functions.insert(nameOf(function)).second) << key;
-    for (const auto& [key, kind] : kAutomaticNames)
+    for (const auto& [key, kind, words] : kAutomaticNames)
         EXPECT_TRUE(automatics.insert(nameOf(kind)).second) << key;
     for (const auto setting : kBankSettings)
         EXPECT_FALSE(nameIn<BodySetting>(kBankSettingNames, setting).empty());

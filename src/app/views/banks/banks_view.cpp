@@ -1,5 +1,7 @@
 #include "app/views/banks/banks_view.h"
 
+#include "core/base/enumerated.h"
+
 #include "app/document/text.h"
 #include "app/widgets/more_button.h"
 #include "core/quantity/print.h"
@@ -198,11 +200,11 @@ void BanksView::addMore(MoreButton& more) {
     const auto sheet = [this](const char* name) {
         return [this, name] { emit sheetRequested(QLatin1String(name)); };
     };
-    constexpr const char* kNames[] = {"banks-speed", "banks-look", "banks-scene"};
+    constexpr ByEnum<BankSchool, const char*> kNames{"banks-speed", "banks-look", "banks-scene"};
     for (const auto school : kBankSchools)
         more.entry(
             tr("%1\t%2").arg(toQt(nameOf(school, translator()))).arg(static_cast<int>(school) + 1),
-            kNames[static_cast<int>(school)], [this, school] { m_actions.putSchool(school); });
+            kNames[school], [this, school] { m_actions.putSchool(school); });
     more.menu()->addSeparator();
     more.entry(tr("&Banks as a card\u2026\tK"), "banks-card", sheet("bank-card"));
     more.entry(tr("&Controls as a card\u2026\tC"), "banks-controls", sheet("control-card"));
@@ -299,11 +301,10 @@ QString BanksView::schoolLine() const {
     if (view.plan.problem.banks.empty())
         return {};
     QStringList costs;
-    const QString names[] = {tr("a speed"), tr("a look"), tr("a scene")};
+    const ByEnum<BankSchool, QString> names{tr("a speed"), tr("a look"), tr("a scene")};
     for (const auto school : kBankSchools)
         costs << tr("%1 %2").arg(
-            names[static_cast<int>(school)],
-            toQt(printDuration(view.schools[static_cast<std::size_t>(school)])));
+            names[school], toQt(printDuration(view.schools[static_cast<std::size_t>(school)])));
     return tr(" \u00b7 one bank %1").arg(costs.join(tr(", ")));
 }
 

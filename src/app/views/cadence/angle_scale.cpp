@@ -38,7 +38,7 @@ void AngleScale::show(Shown shown) {
     for (const auto& range : m_shown->safe)
         safe << toQt(print(range.best));
     describe(*this, QAccessible::Slider, tr("Shutter angle"), toQt(print(m_shown->set)),
-             m_shown->pulsing.empty() ? tr("nothing pulses")
+             m_shown->pulsing.empty() ? tr("no flicker")
              : safe.isEmpty()         ? tr("no angle is safe")
                                       : tr("safe: %1").arg(safe.join(QStringLiteral(", "))));
     update();

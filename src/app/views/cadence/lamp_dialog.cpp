@@ -79,7 +79,7 @@ void LampDialog::choose() {
     m_lamp.reset();
     if (!m_pulse) {
         m_lamp = steadyLamp(fromQt(m_name));
-        return tell(tr("Nothing pulses here by %1 stop or more: steady light, as far as this rate "
+        return tell(tr("Nothing flickers here by %1 stop or more: steady light, as far as this rate "
                        "and shutter show it.")
                         .arg(kVisible.value()),
                     true);
@@ -87,7 +87,7 @@ void LampDialog::choose() {
     const auto exposure = exposureTime(m_shutter, m_rate);
     const Hertz chosen(m_lamps->currentData().toDouble());
     const auto lamp = lampFrom(*m_pulse, chosen, exposure, m_mains, fromQt(m_name));
-    const QString seen = tr("It pulses at %1 by %2 stop from frame to frame")
+    const QString seen = tr("It flickers at %1 by %2 stop from frame to frame")
                              .arg(toQt(print(m_pulse->alias)))
                              .arg(m_pulse->peakToPeak.value(), 0, 'f', 2);
     if (!lamp)

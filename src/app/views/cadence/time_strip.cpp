@@ -204,7 +204,7 @@ void TimeStrip::paintRow(QPainter& painter, const QRectF& area, const Row& row,
     painter.drawText(QRectF(0, area.top() + 22, kRowHead - 6, 18), Qt::AlignLeft,
                      m_lights.empty() ? QString()
                      : row.still      ? tr("steady")
-                                      : tr("pulses"));
+                                      : tr("flickers"));
     painter.setPen(t.muted);
     const QString length =
         tr("%1 frames\n%2 ms").arg(kFrames).arg(std::lround(kFrames / m_rate.toDouble() * 1000));

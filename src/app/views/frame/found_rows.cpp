@@ -1,5 +1,7 @@
 #include "app/views/frame/found_rows.h"
 
+#include "core/base/enumerated.h"
+
 #include "app/document/text.h"
 #include "app/style/marks.h"
 #include "app/widgets/painted_access.h"
@@ -87,9 +89,10 @@ QStringList FoundRows::shares() const {
     }
     if (!m_images->still.isEmpty())
         return lines; // the light is not known, only what became of it
-    const QString meters[] = {tr("spot meter"), tr("centre meter"), tr("frame meter")};
+    const ByEnum<MeterKind, QString> meters{tr("spot meter"), tr("centre meter"),
+                                            tr("frame meter")};
     for (const auto& meter : m_images->meters) {
-        lines << tr("%1: %2").arg(meters[static_cast<int>(meter.kind)], toQt(print(meter.change)));
+        lines << tr("%1: %2").arg(meters[meter.kind], toQt(print(meter.change)));
         if (std::abs(meter.byLamps.value()) >= 0.1)
             lines.back() += tr(", lamps %1").arg(toQt(print(meter.byLamps)));
     }

@@ -1,5 +1,7 @@
 #include "app/views/frame/frame_images.h"
 
+#include "core/base/enumerated.h"
+
 #include "core/base/wide.h"
 
 #include "app/document/text.h"
@@ -96,11 +98,11 @@ void addZebra(const SetupContext& context, const Evaluation& at, const CodeFrame
 } // namespace
 
 QString nameOf(FrameLook look) {
-    constexpr const char* names[] = {
+    constexpr ByEnum<FrameLook, const char*> names{
         QT_TRANSLATE_NOOP("Frame", "Light"), QT_TRANSLATE_NOOP("Frame", "Sensor"),
         QT_TRANSLATE_NOOP("Frame", "Curve"), QT_TRANSLATE_NOOP("Frame", "Codec"),
         QT_TRANSLATE_NOOP("Frame", "Grade"), QT_TRANSLATE_NOOP("Frame", "Stops")};
-    return QCoreApplication::translate("Frame", names[static_cast<int>(look)]);
+    return QCoreApplication::translate("Frame", names[look]);
 }
 
 QString textOf(const Likeness& likeness) {

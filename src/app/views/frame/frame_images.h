@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/style/tokens.h"
+#include "core/base/enumerated.h"
 #include "core/frame/frame_verdict.h"
 #include "core/frame/masks.h"
 #include "core/frame/spot.h"
@@ -16,7 +17,7 @@ namespace bslate::app {
 
 /// What the two sides of the picture can show: the stages of a frame, and its stops as bands.
 enum class FrameLook { Light, Sensor, Curve, Codec, Grade, Stops };
-inline constexpr int kFrameLooks = 6;
+inline constexpr int kFrameLooks = countOf<FrameLook>();
 [[nodiscard]] QString nameOf(FrameLook look);
 
 /// A setup's frame as pictures that can be painted, made once for all looks.

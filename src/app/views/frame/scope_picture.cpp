@@ -1,5 +1,7 @@
 #include "app/views/frame/scope_picture.h"
 
+#include "core/base/enumerated.h"
+
 #include "app/document/text.h"
 #include "app/style/marks.h"
 #include "app/widgets/painted_access.h"
@@ -58,8 +60,8 @@ BitDepth ScopePicture::depth() const {
 
 QColor ScopePicture::inkOf(InstrumentChannel channel) const {
     const auto& t = m_style.colours();
-    const QColor inks[] = {t.ink, t.coral, t.sea, t.sky};
-    return inks[static_cast<int>(channel)];
+    const ByEnum<InstrumentChannel, QColor> inks{t.ink, t.coral, t.sea, t.sky};
+    return inks[channel];
 }
 
 double ScopePicture::y(const QRectF& area, Level level) const {

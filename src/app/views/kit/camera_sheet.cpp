@@ -1,9 +1,10 @@
 #include "app/views/kit/camera_sheet.h"
 
 #include "app/document/text.h"
-#include "app/views/kit/camera_text.h"
+#include "app/views/kit/camera_rows.h"
 #include "app/views/kit/rule_builder.h"
 #include "app/views/kit/sensor_picture.h"
+#include "app/widgets/field_form.h"
 #include "core/base/find_by_id.h"
 #include "core/kit/body_line.h"
 #include "core/kit/check.h"
@@ -12,11 +13,8 @@
 #include "core/kit/rule_line.h"
 
 #include <QCheckBox>
-#include <QComboBox>
 #include <QDialogButtonBox>
-#include <QFormLayout>
 #include <QLabel>
-#include <QLineEdit>
 #include <QListWidget>
 #include <QPlainTextEdit>
 #include <QTabWidget>
@@ -41,8 +39,8 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
     : QDialog(parent)
     , m_kit(kit)
     , m_camera(camera)
-    , m_shutter(new QComboBox)
-    , m_tap(new QComboBox)
+    , m_rows(cameraRows())
+    , m_form(new FieldForm(QStringLiteral("camera")))
     , m_profiles(new QListWidget)
     , m_modes(new QPlainTextEdit)
     , m_rules(new QPlainTextEdit)
@@ -55,8 +53,11 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
     setObjectName(QStringLiteral("camera-sheet"));
     setWindowTitle(tr("Describe %1").arg(toQt(camera.name)));
     resize(1180, 760);
-    auto* form = new QFormLayout;
-    buildBody(*form);
+    m_form->addAll(m_rows, m_camera);
+    m_profiles->setObjectName(QStringLiteral("camera-profiles"));
+    m_profiles->setAccessibleName(tr("Profiles of the camera"));
+    m_profiles->setMaximumHeight(110);
+    m_form->addOther(tr("&Profiles"), m_profiles);
     auto* right = new QVBoxLayout;
     const QString modes = tr("Recording modes"), rules = tr("Rules");
     const QString body = tr("Banks and controls");
@@ -78,7 +79,7 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
     right->addWidget(m_pages, 1);
     right->addWidget(m_picture, 1);
     auto* row = new QHBoxLayout;
-    row->addLayout(form, 2);
+    row->addWidget(m_form, 2);
     row->addLayout(right, 3);
     auto* column = new QVBoxLayout(this);
     column->addLayout(row, 1);
@@ -90,55 +91,10 @@ CameraSheet::CameraSheet(const Kit& kit, const Camera& camera, const Style& styl
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     column->addWidget(buttons);
     fill();
-    for (auto* edit : findChildren<QLineEdit*>())
-        if (edit->property("place").isValid()) // of the body, not of a rule that is being built
-            connect(edit, &QLineEdit::textChanged, this, &CameraSheet::preview);
+    connect(m_form, &FieldForm::changed, this, &CameraSheet::preview);
     for (auto* lines : {m_modes, m_rules, m_body})
         connect(lines, &QPlainTextEdit::textChanged, this, &CameraSheet::preview);
     preview();
-}
-
-QLineEdit* CameraSheet::line(QFormLayout& form, const QString& label, const char* name,
-                             const QString& hint) {
-    auto* edit = new QLineEdit;
-    edit->setObjectName(QString::fromLatin1(name));
-    edit->setPlaceholderText(hint);
-    edit->setToolTip(hint);
-    edit->setProperty("place", QString(label).remove(QLatin1Char('&')));
-    form.addRow(label, edit);
-    return edit;
-}
-
-void CameraSheet::buildBody(QFormLayout& form) {
-    m_name = line(form, tr("&Name"), "camera-name", tr("as you call it"));
-    m_sensor = line(form, tr("&Sensor"), "camera-sensor", tr("35.9 x 18.9 (mm)"));
-    m_readout =
-        line(form, tr("Readout, ms"), "camera-readout", tr("one full scan; empty: unknown"));
-    m_fastest = line(form, tr("Fastest full scan"), "camera-fastest", tr("60; empty: no limit"));
-    m_bases = line(form, tr("&Base ISOs"), "camera-bases", tr("800 or 800, 5000"));
-    m_clip = line(form, tr("Stops over grey"), "camera-clip", tr("6.1: grey to clip, at base"));
-    m_range = line(form, tr("Stops of range"), "camera-range", tr("12.6: clip to noise, SNR 2"));
-    m_profiles->setObjectName(QStringLiteral("camera-profiles"));
-    m_profiles->setAccessibleName(tr("Profiles of the camera"));
-    m_profiles->setMaximumHeight(110);
-    form.addRow(tr("&Profiles"), m_profiles);
-    for (const auto& choice : shutterChoices())
-        m_shutter->addItem(choice.name);
-    form.addRow(tr("Sh&utter"), m_shutter);
-    m_white = line(form, tr("&White dial"), "camera-white",
-                   tr("100, or 50 2500-10000 tint 0.0013 to 9 M/G"));
-    m_primaries = line(form, tr("Primaries"), "camera-primaries",
-                       tr("R 0.69 0.31 G 0.2 0.76 B 0.14 0.05; empty: unknown"));
-    m_gains =
-        line(form, tr("Gains found"), "camera-gains", tr("3200 K R 0.6 B 2; 5600 K R 1.1 B 0.7"));
-    m_zebra = line(form, tr("&Zebra step, %"), "camera-zebra", QStringLiteral("5"));
-    m_tap->addItems({tr("on the recorded signal"), tr("on the viewing LUT")});
-    form.addRow(tr("measured"), m_tap);
-    m_slots = line(form, tr("Card s&lots"), "camera-slots", tr("UHS-II, UHS-I or CFexpress B"));
-    m_banks = line(form, tr("Ban&ks"), "camera-banks", tr("3, or 3+4 with four on the card"));
-    m_draw = line(form, tr("Power &draw"), "camera-draw",
-                  tr("7.5 W, or 7.5 W / 4.5 W on standby; empty: unknown"));
-    m_buffer = line(form, tr("Buffer"), "camera-buffer", tr("0.6 GB; empty: unknown"));
 }
 
 QWidget* CameraSheet::buildLines(QPlainTextEdit& lines, const char* name, const QString& title,
@@ -185,24 +141,6 @@ QWidget* CameraSheet::buildRules(const QString& title) {
 }
 
 void CameraSheet::fill() {
-    const auto text = textOf(m_camera);
-    m_name->setText(text.name);
-    m_sensor->setText(text.sensor);
-    m_readout->setText(text.readout);
-    m_fastest->setText(text.fastest);
-    m_bases->setText(text.bases);
-    m_clip->setText(text.clip);
-    m_range->setText(text.range);
-    m_white->setText(text.white);
-    m_primaries->setText(text.primaries);
-    m_gains->setText(text.gains);
-    m_zebra->setText(text.zebra);
-    m_slots->setText(text.cardSlots);
-    m_banks->setText(text.banks);
-    m_draw->setText(text.draw);
-    m_buffer->setText(text.buffer);
-    m_shutter->setCurrentIndex(text.shutter);
-    m_tap->setCurrentIndex(static_cast<int>(m_camera.zebra.tap));
     for (const auto& profile : m_kit.profiles) {
         auto* item = new QListWidgetItem(toQt(profile.name), m_profiles);
         item->setData(Qt::UserRole, toQt(profile.id));
@@ -226,16 +164,10 @@ void CameraSheet::fill() {
 }
 
 Result<Camera> CameraSheet::typedBody() const {
-    CameraText text{
-        m_name->text(),      m_sensor->text(), m_readout->text(), m_fastest->text(),
-        m_bases->text(),     m_clip->text(),   m_range->text(),   m_white->text(),
-        m_primaries->text(), m_gains->text(),  m_zebra->text(),   m_slots->text(),
-        m_banks->text(),     m_draw->text(),   m_buffer->text(),  m_shutter->currentIndex()};
-    auto camera = cameraFrom(m_camera, text);
+    auto camera = typedIn(*m_form, m_rows, m_camera);
     if (!camera)
         return camera;
     Camera result = *std::move(camera);
-    result.zebra.tap = static_cast<ZebraTap>(m_tap->currentIndex());
     result.profiles.clear();
     for (int i = 0; i < m_profiles->count(); ++i)
         if (m_profiles->item(i)->checkState() == Qt::Checked)
@@ -289,9 +221,9 @@ void CameraSheet::preview() {
     m_builder->show(*camera);
     // Where each bank is described they are counted, not typed.
     const bool each = !camera->body.banks.empty();
-    m_banks->setReadOnly(each);
+    m_form->setLocked("banks", each);
     if (each)
-        m_banks->setText(textOf(*camera).banks);
+        m_form->setText("banks", toQt(rowIn(m_rows, "banks").text(*camera)));
     m_problem->setText(tr("modes: %1, sensor areas: %2, codecs: %3")
                            .arg(camera->modes.size())
                            .arg(camera->areas.size())
@@ -314,11 +246,8 @@ void CameraSheet::accept() {
 
 // The field or the line a fault is in; a fault in a reference is in the rules.
 void CameraSheet::focusOn(const QString& place) {
-    for (auto* edit : findChildren<QLineEdit*>())
-        if (edit->property("place").toString().startsWith(place)) {
-            edit->setFocus();
-            return edit->selectAll();
-        }
+    if (m_form->focusOn(place))
+        return;
     if (m_profiles->accessibleName().startsWith(place))
         return m_profiles->setFocus();
     const int page = place.startsWith(m_pages->tabText(0))   ? 0

@@ -1,21 +1,20 @@
 #pragma once
 
+#include "app/document/field_rows.h"
 #include "app/style/style.h"
 #include "core/kit/kit.h"
 
 #include <QDialog>
 
 class QCheckBox;
-class QComboBox;
-class QFormLayout;
 class QLabel;
-class QLineEdit;
 class QListWidget;
 class QPlainTextEdit;
 class QTabWidget;
 
 namespace bslate::app {
 
+class FieldForm;
 class RuleBuilder;
 class SensorPicture;
 
@@ -35,7 +34,6 @@ public:
     void accept() override;
 
 private:
-    void buildBody(QFormLayout& form);
     [[nodiscard]] QWidget* buildLines(QPlainTextEdit& lines, const char* name, const QString& title,
                                       const QString& hint);
     [[nodiscard]] QWidget* buildRules(const QString& title);
@@ -45,13 +43,11 @@ private:
     /// The camera as typed, or what is wrong and where.
     [[nodiscard]] Result<Camera> typed() const;
     [[nodiscard]] Result<Camera> typedBody() const;
-    QLineEdit* line(QFormLayout& form, const QString& label, const char* name, const QString& hint);
 
     const Kit& m_kit;
     Camera m_camera;
-    QLineEdit *m_name, *m_sensor, *m_readout, *m_fastest, *m_bases, *m_clip, *m_range;
-    QLineEdit *m_slots, *m_white, *m_primaries, *m_gains, *m_zebra, *m_banks, *m_draw, *m_buffer;
-    QComboBox *m_shutter, *m_tap;
+    FieldRows<Camera> m_rows;
+    FieldForm* m_form;
     QListWidget* m_profiles;
     QPlainTextEdit *m_modes, *m_rules, *m_body;
     RuleBuilder* m_builder;

@@ -3,9 +3,10 @@
 #include "app/document/text.h"
 #include "app/views/kit/body_picture.h"
 #include "app/views/kit/camera_sheet.h"
-#include "app/views/kit/gear_fields.h"
+#include "app/views/kit/gear_rows.h"
 #include "app/views/kit/modes_picture.h"
 #include "app/views/kit/sensor_picture.h"
+#include "app/widgets/field_form.h"
 #include "app/widgets/more_button.h"
 #include "app/widgets/open_path.h"
 #include "app/widgets/save_path.h"
@@ -13,7 +14,6 @@
 #include "core/quantity/print.h"
 #include "core/words/wording.h"
 
-#include <QFormLayout>
 #include <QLabel>
 #include <QPushButton>
 #include <QTreeWidget>
@@ -21,10 +21,6 @@
 
 namespace bslate::app {
 namespace {
-
-QString groupName(GearKind kind) {
-    return headingOf(static_cast<KitPart>(kind));
-}
 
 QString summaryOf(const Camera& camera) {
     QStringList parts;
@@ -67,7 +63,8 @@ KitView::KitView(KitActions& actions, MyKit& mine, const Style& style, QWidget* 
     , m_refine(new QPushButton(tr("&Modes\u2026")))
     , m_beside(new QLabel)
     , m_keep(new QPushButton(tr("&Keep in My kit")))
-    , m_take(new QPushButton(tr("Take My kit's"))) {
+    , m_take(new QPushButton(tr("Take My kit's")))
+    , m_form(new FieldForm(QStringLiteral("gear-field"))) {
     setObjectName(QStringLiteral("kit-view"));
     setFocusPolicy(Qt::StrongFocus);
     addKeys();
@@ -95,7 +92,7 @@ void KitView::addKeys() {
     keys.add({{Qt::Key_Delete, [this] { removeChosen(); }}},
              QT_TRANSLATE_NOOP("Help", "delete the chosen one"));
     keys.add({{Qt::Key_Return,
-               [this] { return m_kind == GearKind::Camera && (describeCamera(m_id), true); }}},
+               [this] { return m_kind == KitPart::Camera && (describeCamera(m_id), true); }}},
              QT_TRANSLATE_NOOP("Help", "describe the camera"));
 }
 
@@ -114,7 +111,7 @@ QWidget* KitView::buildList() {
     connect(m_list, &QTreeWidget::currentItemChanged, this, [this](QTreeWidgetItem* item) {
         if (!item)
             return;
-        m_kind = static_cast<GearKind>(item->data(0, Qt::UserRole + 1).toInt());
+        m_kind = static_cast<KitPart>(item->data(0, Qt::UserRole + 1).toInt());
         m_id = item->data(0, Qt::UserRole).toString();
         showChosen();
     });
@@ -177,10 +174,9 @@ QWidget* KitView::buildPage() {
     pictures->addLayout(body, 2);
     pictures->addWidget(m_modes, 3);
     column->addWidget(m_pictures, 1);
-    m_formHost = new QWidget;
-    m_form = new QFormLayout(m_formHost);
-    m_form->setContentsMargins(0, 8, 0, 0);
-    column->addWidget(m_formHost);
+    column->addWidget(m_form);
+    connect(m_form, &FieldForm::refused, this, &KitView::refused);
+    connect(m_form, &FieldForm::entered, this, &KitView::takeOver);
     column->addStretch(0);
     connect(m_describe, &QPushButton::clicked, this, [this] { describeCamera(m_id); });
     m_refine->setObjectName(QStringLiteral("gear-refine"));
@@ -204,9 +200,7 @@ QWidget* KitView::buildMine() {
         button->setObjectName(QString::fromLatin1(name));
         row->addWidget(button);
     }
-    const auto chosen = [this] {
-        return std::vector<MyKit::Part>{{static_cast<KitPart>(m_kind), m_id}};
-    };
+    const auto chosen = [this] { return std::vector<MyKit::Part>{{m_kind, m_id}}; };
     connect(m_keep, &QPushButton::clicked, this, [this, chosen] { m_mine.keep(chosen()); });
     connect(m_take, &QPushButton::clicked, this, [this, chosen] { m_mine.take(chosen()); });
     connect(all, &QPushButton::clicked, this,
@@ -216,7 +210,7 @@ QWidget* KitView::buildMine() {
 
 // How the chosen thing stands in My kit, and what can be done about it.
 void KitView::showMine() {
-    const auto one = m_mine.beside(static_cast<KitPart>(m_kind), m_id);
+    const auto one = m_mine.beside(m_kind, m_id);
     m_keep->setVisible(one && one->state != PartState::Same);
     m_take->setVisible(one && one->state == PartState::Differs);
     m_beside->setText(!one                            ? QString()
@@ -231,15 +225,14 @@ void KitView::fillList() {
     m_list->clear();
     const auto& kit = m_actions.document().shoot().kit;
     QTreeWidgetItem* chosen = nullptr;
-    for (int i = 0; i < kGearKinds; ++i) {
-        const auto kind = static_cast<GearKind>(i);
-        auto* group = new QTreeWidgetItem(m_list, {groupName(kind)});
-        group->setData(0, Qt::UserRole + 1, i);
+    for (const auto kind : kGear) {
+        auto* group = new QTreeWidgetItem(m_list, {headingOf(kind)});
+        group->setData(0, Qt::UserRole + 1, static_cast<int>(kind));
         group->setFont(0, Style::font(TextRole::Title));
         for (const auto& [id, name] : itemsOf(kit, kind)) {
             auto* item = new QTreeWidgetItem(group, {name});
             item->setData(0, Qt::UserRole, id);
-            item->setData(0, Qt::UserRole + 1, i);
+            item->setData(0, Qt::UserRole + 1, static_cast<int>(kind));
             if (kind == m_kind && id == m_id)
                 chosen = item;
         }
@@ -253,7 +246,7 @@ void KitView::fillList() {
     m_list->setCurrentItem(chosen);
 }
 
-void KitView::choose(GearKind kind, const QString& id) {
+void KitView::choose(KitPart kind, const QString& id) {
     m_kind = kind;
     m_id = id;
     fillList();
@@ -277,12 +270,12 @@ void KitView::refresh() {
 
 void KitView::showChosen() {
     const auto& shoot = m_actions.document().shoot();
-    const auto* camera = m_kind == GearKind::Camera ? findCamera(shoot.kit, fromQt(m_id)) : nullptr;
+    const auto* camera = m_kind == KitPart::Camera ? findCamera(shoot.kit, fromQt(m_id)) : nullptr;
     m_describe->setVisible(camera);
     m_refine->setVisible(camera);
     m_pictures->setVisible(camera);
     m_summary->setVisible(true);
-    QString name = groupName(m_kind);
+    QString name = headingOf(m_kind);
     for (const auto& [id, text] : itemsOf(shoot.kit, m_kind))
         if (id == m_id)
             name = text;
@@ -307,26 +300,20 @@ void KitView::showChosen() {
 }
 
 void KitView::showFields() {
-    while (m_form->rowCount() > 0)
-        m_form->removeRow(0);
-    const auto fields = fieldsOf(m_actions.document().shoot().kit, m_kind, m_id);
-    m_formHost->setVisible(!fields.empty());
-    for (const auto& field : fields) {
-        auto* edit = new QuantityEdit(field.check);
-        edit->setObjectName(QStringLiteral("gear-field-%1").arg(m_form->rowCount()));
-        edit->setAccessibleName(field.label);
-        edit->showValue(field.text);
-        m_form->addRow(field.label, edit);
-        connect(edit, &QuantityEdit::refused, this, &KitView::refused);
-        // Queued: the edit itself is replaced when the kit has changed.
-        connect(
-            edit, &QuantityEdit::entered, this,
-            [this, field](const QString& text) {
-                m_actions.change(tr("%1: %2").arg(m_title->text(), field.label),
-                                 [&](Kit& kit) { field.apply(kit, text); });
-            },
-            Qt::QueuedConnection);
-    }
+    m_form->clear();
+    const auto rows = gearRows(m_actions.document().shoot().kit, m_kind, m_id);
+    m_form->setVisible(!rows.empty());
+    for (const auto& row : rows)
+        m_form->add(row.look, row.text,
+                    [check = row.check](const QString& text) { return problemOf(check(text)); });
+}
+
+void KitView::takeOver(const QString& key, const QString& text) {
+    for (const auto& row : gearRows(m_actions.document().shoot().kit, m_kind, m_id))
+        if (toQt(row.look.key) == key &&
+            !m_actions.change(tr("%1: %2").arg(m_title->text(), row.look.name()),
+                              [&](Kit& kit) { row.put(kit, text); }))
+            return showFields(); // the kit as a whole refused: the old value stands again
 }
 
 void KitView::describeCamera(const QString& id) {
@@ -345,17 +332,17 @@ void KitView::describe(const Camera& camera) {
     const auto value = m_actions.document().value(); // the sheet refers to its kit
     CameraSheet sheet(value->kit, camera, m_style, this);
     if (sheet.exec() == QDialog::Accepted && m_actions.putCamera(sheet.result()))
-        choose(GearKind::Camera, toQt(camera.id));
+        choose(KitPart::Camera, toQt(camera.id));
 }
 
 void KitView::add() {
-    if (m_kind == GearKind::Camera)
+    if (m_kind == KitPart::Camera)
         return describeNewCamera();
     const QString id = m_actions.add(m_kind);
     if (id.isEmpty())
         return;
     choose(m_kind, id);
-    if (auto* first = m_formHost->findChild<QuantityEdit*>()) {
+    if (auto* first = m_form->findChild<QuantityEdit*>()) {
         first->setFocus();
         first->selectAll();
     }

@@ -4,7 +4,6 @@
 #include "app/style/style.h"
 #include "app/views/step_view.h"
 
-class QFormLayout;
 class QLabel;
 class QLayout;
 class QPushButton;
@@ -13,6 +12,7 @@ class QTreeWidget;
 namespace bslate::app {
 
 class BodyPicture;
+class FieldForm;
 class ModesPicture;
 class SensorPicture;
 
@@ -25,7 +25,7 @@ public:
     KitView(KitActions& actions, MyKit& mine, const Style& style, QWidget* parent = nullptr);
 
     void refresh();
-    void choose(GearKind kind, const QString& id);
+    void choose(KitPart kind, const QString& id);
 
     /// Where files come from and go to; tests put their own answers in.
     void setAskForFile(std::function<QString(bool save)> ask) { m_ask = std::move(ask); }
@@ -49,6 +49,7 @@ private:
     void fillList();
     void showChosen();
     void showFields();
+    void takeOver(const QString& key, const QString& text);
     void showMine();
     [[nodiscard]] QWidget* buildMine();
     void add();
@@ -59,7 +60,7 @@ private:
     KitActions& m_actions;
     MyKit& m_mine;
     const Style& m_style;
-    GearKind m_kind = GearKind::Camera;
+    KitPart m_kind = KitPart::Camera;
     QString m_id;
     QTreeWidget* m_list;
     QLabel* m_title;
@@ -71,8 +72,7 @@ private:
     QPushButton *m_describe, *m_refine;
     QLabel* m_beside; ///< how it stands in My kit
     QPushButton *m_keep, *m_take;
-    QWidget* m_formHost = nullptr;
-    QFormLayout* m_form = nullptr;
+    FieldForm* m_form;
     std::function<QString(bool)> m_ask;
     ShootDocument::Value m_shown; ///< the fields were made from this value
 };

@@ -1,5 +1,7 @@
 #include "app/views/media/pack_card.h"
 
+#include "core/base/enumerated.h"
+
 #include "app/document/text.h"
 
 namespace bslate::app {
@@ -10,10 +12,10 @@ QString onCard(const char* text) {
 }
 
 QString headingOf(PackKind kind) {
-    const QString names[] = {onCard("Cameras"), onCard("Lenses"),    onCard("Filters"),
-                             onCard("Cards"),   onCard("Batteries"), onCard("Readers"),
-                             onCard("Drives"),  onCard("Chargers")};
-    return names[static_cast<int>(kind)];
+    const ByEnum<PackKind, QString> names{onCard("Cameras"), onCard("Lenses"),    onCard("Filters"),
+                                          onCard("Cards"),   onCard("Batteries"), onCard("Readers"),
+                                          onCard("Drives"),  onCard("Chargers")};
+    return names[kind];
 }
 
 } // namespace

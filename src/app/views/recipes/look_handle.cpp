@@ -1,6 +1,7 @@
 #include "app/views/recipes/look_handle.h"
 
 #include "app/document/text.h"
+#include "core/base/enumerated.h"
 #include "core/quantity/number_text.h"
 
 #include <QCoreApplication>
@@ -18,19 +19,25 @@ struct Scale {
 };
 
 const Scale& scaleOf(LookHandle handle) {
-    static constexpr Scale kScales[] = {
-        {QT_TRANSLATE_NOOP("Recipes", "Lift of black"), -0.1, 0.2, 0, true},
-        {QT_TRANSLATE_NOOP("Recipes", "Toe"), -0.5, 0.5, 0, false},
-        {QT_TRANSLATE_NOOP("Recipes", "Shoulder from"), 0.5, 1.09, 1, true},
-        {QT_TRANSLATE_NOOP("Recipes", "Shoulder slope"), 0.01, 1, 1, false},
-        {QT_TRANSLATE_NOOP("Recipes", "Colourfulness"), 0, 2, 1, false},
-        {QT_TRANSLATE_NOOP("Recipes", "Darkness of reds"), -1, 1, 0, false},
-        {QT_TRANSLATE_NOOP("Recipes", "Darkness of yellows"), -1, 1, 0, false},
-        {QT_TRANSLATE_NOOP("Recipes", "Darkness of greens"), -1, 1, 0, false},
-        {QT_TRANSLATE_NOOP("Recipes", "Darkness of cyans"), -1, 1, 0, false},
-        {QT_TRANSLATE_NOOP("Recipes", "Darkness of blues"), -1, 1, 0, false},
-        {QT_TRANSLATE_NOOP("Recipes", "Darkness of magentas"), -1, 1, 0, false}};
-    return kScales[static_cast<int>(handle)];
+    static constexpr auto kScales = tableOf<Scale, LookHandle>(
+        {{LookHandle::Lift, {QT_TRANSLATE_NOOP("Recipes", "Lift of black"), -0.1, 0.2, 0, true}},
+         {LookHandle::Toe, {QT_TRANSLATE_NOOP("Recipes", "Toe"), -0.5, 0.5, 0, false}},
+         {LookHandle::Shoulder,
+          {QT_TRANSLATE_NOOP("Recipes", "Shoulder from"), 0.5, 1.09, 1, true}},
+         {LookHandle::ShoulderSlope,
+          {QT_TRANSLATE_NOOP("Recipes", "Shoulder slope"), 0.01, 1, 1, false}},
+         {LookHandle::Colourfulness,
+          {QT_TRANSLATE_NOOP("Recipes", "Colourfulness"), 0, 2, 1, false}},
+         {LookHandle::Reds, {QT_TRANSLATE_NOOP("Recipes", "Darkness of reds"), -1, 1, 0, false}},
+         {LookHandle::Yellows,
+          {QT_TRANSLATE_NOOP("Recipes", "Darkness of yellows"), -1, 1, 0, false}},
+         {LookHandle::Greens,
+          {QT_TRANSLATE_NOOP("Recipes", "Darkness of greens"), -1, 1, 0, false}},
+         {LookHandle::Cyans, {QT_TRANSLATE_NOOP("Recipes", "Darkness of cyans"), -1, 1, 0, false}},
+         {LookHandle::Blues, {QT_TRANSLATE_NOOP("Recipes", "Darkness of blues"), -1, 1, 0, false}},
+         {LookHandle::Magentas,
+          {QT_TRANSLATE_NOOP("Recipes", "Darkness of magentas"), -1, 1, 0, false}}});
+    return kScales[handle];
 }
 
 double& partOf(Look& look, LookHandle handle) {

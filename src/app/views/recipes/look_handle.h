@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/enumerated.h"
 #include "core/signal/look.h"
 
 #include <QString>
@@ -23,7 +24,7 @@ enum class LookHandle {
     Blues,
     Magentas
 };
-inline constexpr int kLookHandles = 11;
+inline constexpr int kLookHandles = countOf<LookHandle>();
 inline constexpr int kToneHandles = 4; ///< the first ones
 
 [[nodiscard]] QString nameOf(LookHandle handle);

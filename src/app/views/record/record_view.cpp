@@ -1,5 +1,7 @@
 #include "app/views/record/record_view.h"
 
+#include "core/base/enumerated.h"
+
 #include "app/document/text.h"
 #include "app/style/cost_marks.h"
 #include "app/style/marks.h"
@@ -158,9 +160,9 @@ QString RecordView::subtitle(const SetupContext& context) const {
     parts << (scene.sound ? tr("sound wanted") : tr("no sound wanted"));
     if (scene.longestTake.value() > 0)
         parts << tr("takes of %1").arg(toQt(printDuration(scene.longestTake)));
-    const char* grades[] = {QT_TR_NOOP("no grade"), QT_TR_NOOP("light grade"),
-                            QT_TR_NOOP("full grade")};
-    parts << tr(grades[static_cast<int>(context.shoot->brief.grade)]);
+    ByEnum<GradeWeight, const char*> grades{QT_TR_NOOP("no grade"), QT_TR_NOOP("light grade"),
+                                            QT_TR_NOOP("full grade")};
+    parts << tr(grades[context.shoot->brief.grade]);
     return parts.join(QStringLiteral(" \u00b7 "));
 }
 

@@ -1,5 +1,7 @@
 #include "app/views/white/card_white_dialog.h"
 
+#include "core/base/enumerated.h"
+
 #include "app/document/text.h"
 #include "core/facts/evaluate.h"
 #include "core/quantity/print.h"
@@ -20,10 +22,11 @@ CodeRange rangeOf(const Shoot& shoot, const QString& id) {
 }
 
 std::string newName(const Scene& scene, LightSide side) {
-    const QString names[] = {CardWhiteDialog::tr("light"), CardWhiteDialog::tr("key light"),
-                             CardWhiteDialog::tr("fill light"), CardWhiteDialog::tr("kicker"),
-                             CardWhiteDialog::tr("background light")};
-    const auto wanted = fromQt(names[static_cast<std::size_t>(side)]);
+    const ByEnum<LightSide, QString> names{
+        CardWhiteDialog::tr("light"), CardWhiteDialog::tr("key light"),
+        CardWhiteDialog::tr("fill light"), CardWhiteDialog::tr("kicker"),
+        CardWhiteDialog::tr("background light")};
+    const auto wanted = fromQt(names[side]);
     auto name = wanted;
     for (int i = 2; std::any_of(scene.lamps.begin(), scene.lamps.end(),
                                 [&](const Lamp& lamp) { return lamp.name == name; });

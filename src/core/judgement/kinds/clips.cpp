@@ -44,7 +44,7 @@ std::span<const FindingKind> clips() {
         {FindingId::ClipUnreadable, "clip-unreadable", HelpPage::Clips, Topic::Camera, kStream,
          "The pictures of {clip} cannot be read here",
          "The media library of this machine has no decoder for {codec}: what the file says of "
-         "itself is checked, exposure, pulses and repeats are not."},
+         "itself is checked, exposure, flicker and repeats are not."},
         {FindingId::ClipRange, "clip-range", HelpPage::Clips, Topic::Grading, kStream,
          "{clip} is tagged {range} range, {profile} is {planned}",
          "Read by its tag, black and white come out shifted: tell post which is true."},
@@ -94,7 +94,7 @@ std::span<const FindingKind> clips() {
          "Of {looked} that were looked at {repeated} are the one before again: a body, a converter "
          "or a copy filled gaps. Look for the original, or shoot it again."},
         {FindingId::ClipPulses, "clip-pulses", HelpPage::Clips, Topic::Camera,
-         "discrete Fourier transform of the picture's light", "{clip} pulses at {alias}",
+         "discrete Fourier transform of the picture's light", "{clip} flickers at {alias}",
          "{stops##:stop|stops} peak to peak from frame to frame{;lamps}. Change the shutter or the "
          "rate, "
          "or the lamps; what is shot can only be softened in post."},

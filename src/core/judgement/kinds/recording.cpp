@@ -55,13 +55,15 @@ std::span<const FindingKind> recording() {
          "capture rate over delivery rate", "{rate} plays {factor} times slower, not {wanted}",
          "Capture at {need} to slow down as the brief asks."},
         {FindingId::PulsingVisible, "pulsing-visible", HelpPage::Lamps, Topic::Camera,
-         "integral of the waveform over the exposure", "At {shutter} the light pulses at {alias}",
+         "integral of the waveform over the exposure",
+         "The light flickers at {alias} with {shutter}",
          "{stops##:stop|stops} peak to peak from frame to frame, most of it from lamps at "
          "{frequency}"
          "{;besides}."},
         {FindingId::PulsingUnspannable, "pulsing-unspannable", HelpPage::Lamps, Topic::Camera,
          "integral of the waveform over the exposure", "No shutter here holds the lamps still",
-         "At {rate} they pulse at {alias}, {stops##:stop|stops} peak to peak{;besides}. One pulse "
+         "At {rate} they flicker at {alias}, {stops##:stop|stops} peak to peak{;besides}. One "
+         "pulse "
          "lasts "
          "{period}; the camera has no whole number of them. Change the rate or the lamps."},
         {FindingId::PulsingDrift, "pulsing-drift", HelpPage::Lamps, Topic::Camera,
@@ -72,7 +74,8 @@ std::span<const FindingKind> recording() {
          "to be missed on the day{;besides}."},
         {FindingId::BandsStanding, "bands-standing", HelpPage::Lamps, Topic::Camera,
          "integral of the waveform over the exposure", "Bands of light may stand in the frame",
-         "Every frame meets the {frequency} lamps alike, so nothing pulses; row by row the shutter "
+         "Every frame meets the {frequency} lamps alike, so nothing flickers; row by row the "
+         "shutter "
          "gathers light {stops##:stop|stops} apart, {bands:band|bands} over the frame{;besides}."},
         {FindingId::PulsingInStep, "pulsing-in-step", HelpPage::Lamps, Topic::Camera,
          "integral of the waveform over the exposure", "The lamps keep step with the frames",
@@ -82,7 +85,7 @@ std::span<const FindingKind> recording() {
         {FindingId::PulsingStill, "pulsing-still", HelpPage::Lamps, Topic::Camera,
          "integral of the waveform over the exposure", "{shutter} holds the light still",
          "{time} spans {pulses:pulse|pulses} of {frequency}; with the mains 0.4 % off it still "
-         "pulses by "
+         "flickers by "
          "{worst##:stop|stops}."},
         {FindingId::PulsingStillOwn, "pulsing-still-own", HelpPage::Lamps, Topic::Camera,
          "integral of the waveform over the exposure", "{shutter} holds the light still",

@@ -9,8 +9,8 @@ namespace bslate::rules {
 
 static void ratios(const Case& now, Findings& out) {
     constexpr Stops kClose{1.0 / 3}; // common practice, no source
-    constexpr std::string_view kIds[] = {"ratio-key-fill", "ratio-key-kicker",
-                                         "ratio-subject-background"};
+    constexpr ByEnum<RatioKind, std::string_view> kIds{"ratio-key-fill", "ratio-key-kicker",
+                                                       "ratio-subject-background"};
     const auto& scene = *now.context.scene;
     const auto& meter = now.context.shoot->meter;
     for (const auto& ratio : lightRatiosOf(scene, meter)) {
@@ -19,12 +19,12 @@ static void ratios(const Case& now, Findings& out) {
         const bool met = std::abs(ratio.move.value()) <= kClose.value() + 1e-9;
         Finding finding{met ? FindingId::RatioMet : FindingId::RatioOff,
                         met ? Severity::Good : Severity::Caution,
-                        {{"which", ReasonList{{{kIds[static_cast<int>(ratio.kind)], {}}}}},
+                        {{"which", ReasonList{{{kIds[ratio.kind], {}}}}},
                          {"measured", printRatio(ratio.measured)},
                          {"wanted", printRatio(*ratio.wanted)},
                          {"stops", ratio.measured},
                          {"off", Stops(std::abs(ratio.move.value()))}}};
-        finding.subject = kIds[static_cast<int>(ratio.kind)];
+        finding.subject = kIds[ratio.kind];
         if (!met && now.remedies) {
             Edit edit;
             edit.scene = relit(scene, ratio.moves, ratio.move);
