@@ -266,11 +266,11 @@ TEST_F(MediaStep, AHugeDayIsPlannedAsideAndCanBeStopped) {
     }
     window->document().edit(QStringLiteral("many takes"), shoot);
     EXPECT_EQ(plan().takes.size(), 412u) << "a first plan is there at once";
-    ASSERT_TRUE(QTest::qWaitFor([&] { return window->planner().progress().has_value(); }));
+    ASSERT_TRUE(QTest::qWaitFor([&] { return window->planner().isSearching(); }));
     press(Qt::Key_Escape);
     settle();
     EXPECT_EQ(plan().takes.size(), 412u);
-    EXPECT_FALSE(window->planner().progress());
+    EXPECT_FALSE(window->planner().isSearching());
     // It is the search that Escape ended: left alone it looks at more of what could be.
     const auto looked = plan().cards.plan.looks;
     window->planner().chooseDay(1);

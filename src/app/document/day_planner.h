@@ -28,6 +28,8 @@ public:
     [[nodiscard]] const std::vector<int>& changedCards() const { return m_changedCards; }
     [[nodiscard]] const std::vector<int>& changedPower() const { return m_changedPower; }
 
+    /// The thorough search is under way; before it there is a rest of the hand.
+    [[nodiscard]] bool isSearching() const { return m_thorough.isRunning(); }
     /// The share of the thorough search that is done, once it has taken half a second.
     [[nodiscard]] std::optional<double> progress() const { return m_thorough.progress(); }
     void stop();   ///< ends the thorough search with the best it has
