@@ -114,11 +114,13 @@ Values rate(const Dialling& of) {
 Values recording(const Dialling& of) {
     return {{named(of.context.mode->name), of.context.mode->name}};
 }
-// Where the mode records none, nothing is set; that a scene needs none is said on the body alone.
+// Where the mode records none it is off, whatever was wanted; that a scene needs none is said on
+// the body alone.
 Values sound(const Dialling& of) {
-    if (of.at.cell.hasCost(CostKind::Sound))
-        return {{Reason{"dial-no-sound", {}}, {}}};
     const auto from = of.handling.sound;
+    if (of.at.cell.hasCost(CostKind::Sound))
+        return {{Reason{"dial-no-sound", {}},
+                 from == SoundBy::Unsaid ? std::string() : soundText(SoundBy::None)}};
     if (from == SoundBy::Unsaid)
         return {};
     const bool onCard = from != SoundBy::None || of.context.setup->soundBy == SoundBy::None;

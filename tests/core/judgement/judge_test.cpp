@@ -351,6 +351,8 @@ TEST(DialIn, CardAndBankSayTheSameOfEverySetting) {
                 if (!setting)
                     continue;
                 told.insert(*setting);
+                if (row.field == DialInField::Sound && row.value.id == "dial-no-sound")
+                    continue; // below
                 const bool none =
                     row.value.id == "dial-no-sound" || row.value.id == "dial-out-of-reach";
                 EXPECT_NE(onBody[*setting].has_value(), none)
@@ -360,8 +362,8 @@ TEST(DialIn, CardAndBankSayTheSameOfEverySetting) {
                 if (onBody[setting] && setting != BodySetting::Sound)
                     EXPECT_TRUE(told.count(setting)) << nameOf(setting);
             EXPECT_EQ(onBody[BodySetting::Sound].value_or("none"),
-                      !records || by == SoundBy::Unsaid ? "none"
-                      : by == SoundBy::None             ? "off"
+                      by == SoundBy::Unsaid             ? "none"
+                      : !records || by == SoundBy::None ? "off"
                       : by == SoundBy::Camera           ? "camera microphone"
                       : by == SoundBy::Wired            ? "wired microphone"
                                                         : "radio microphone");
