@@ -21,6 +21,7 @@ namespace {
 template<class Items>
 std::vector<RowChoice> named(const Items& items) {
     std::vector<RowChoice> choices;
+    choices.reserve(items.size());
     for (const auto& item : items)
         choices.push_back({toQt(item.id), toQt(item.name)});
     return choices;
@@ -54,6 +55,7 @@ SetupSheet::SetupSheet(const Shoot& shoot, const Setup& setup, QWidget* parent)
     connect(buttons, &QDialogButtonBox::accepted, this, &SetupSheet::accept);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     auto* column = new QVBoxLayout(this);
+    m_form->setMinimumWidth(900); // what may be typed is told in the empty lines
     column->addWidget(m_form);
     column->addWidget(m_problem);
     column->addWidget(buttons);
@@ -145,7 +147,7 @@ Result<Edit> SetupSheet::withinReach(Setup typed) const {
             if (!turned)
                 return turned.error();
             typed = *turned->edit.setup;
-            edit.scene = std::move(turned->edit.scene);
+            edit.scene = turned->edit.scene;
         }
     }
     edit.setup = std::move(typed);

@@ -126,6 +126,8 @@ void ControlStyle::drawPrimitive(PrimitiveElement element, const QStyleOption* o
         if (isListOfChoice(widget))
             return drawBlock(*painter, option->rect, t.panel, t.line, 1);
         break;
+    case PE_IndicatorCheckBox:
+        return drawTick(*painter, *option);
     case PE_PanelMenu:
         painter->fillRect(option->rect, t.ground);
         return;
@@ -139,6 +141,23 @@ void ControlStyle::drawPrimitive(PrimitiveElement element, const QStyleOption* o
         break;
     }
     PlainStyle::drawPrimitive(element, option, painter, widget);
+}
+
+// A field's frame with or without a tick in it: without words beside it, it has to be seen empty.
+void ControlStyle::drawTick(QPainter& painter, const QStyleOption& option) const {
+    const auto& t = *m_tokens;
+    const QRect box = option.rect.adjusted(0, 0, -1, -1);
+    drawBlock(painter, box, t.deep, isPointedAt(option) ? t.marigold : t.muted, 1);
+    if (!is(option, State_On))
+        return;
+    painter.save();
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setPen(QPen(is(option, State_Enabled) ? t.ink : t.faint, 2));
+    const QPointF middle = QRectF(box).center();
+    const QPointF tick[] = {middle + QPointF(-3.5, 0), middle + QPointF(-1, 3),
+                            middle + QPointF(4, -3.5)};
+    painter.drawPolyline(tick, 3);
+    painter.restore();
 }
 
 // A title in the bar of menus.

@@ -3,6 +3,9 @@
 #include "app/style/plain_style.h"
 #include "app/style/tokens.h"
 
+class QStyleOptionButton;
+class QStyleOptionMenuItem;
+
 namespace bslate::app {
 
 /// Draws the standard controls - buttons, menus, fields, choices - as this application's blocks, in
@@ -43,6 +46,7 @@ private:
     void drawMenuEntry(QPainter& painter, const QStyleOptionMenuItem& option,
                        const QWidget* widget) const;
     void drawMenuHead(QPainter& painter, const QStyleOptionMenuItem& option) const;
+    void drawTick(QPainter& painter, const QStyleOption& option) const;
     void drawDown(QPainter& painter, QPointF centre, bool enabled) const;
 
     const Tokens* m_tokens;

@@ -13,7 +13,7 @@ inline constexpr bool kHasRows = !std::is_same_v<Item, Camera> && !std::is_same_
 // The change, and what it must not make of the item.
 template<class Item>
 Outcome changed(Item& item, const FieldRow<Item>& row, const QString& text) {
-    if (const auto done = row.put(item, fromQt(text)); !done)
+    if (auto done = row.put(item, fromQt(text)); !done)
         return done;
     if (auto fault = faultIn(item))
         return Error(fault->code, {}, {}, std::move(fault->got), std::move(fault->expected));
