@@ -79,10 +79,11 @@ void LampDialog::choose() {
     m_lamp.reset();
     if (!m_pulse) {
         m_lamp = steadyLamp(fromQt(m_name));
-        return tell(tr("Nothing flickers here by %1 stop or more: steady light, as far as this rate "
-                       "and shutter show it.")
-                        .arg(kVisible.value()),
-                    true);
+        return tell(
+            tr("Nothing flickers here by %1 stop or more: steady light, as far as this rate "
+               "and shutter show it.")
+                .arg(kVisible.value()),
+            true);
     }
     const auto exposure = exposureTime(m_shutter, m_rate);
     const Hertz chosen(m_lamps->currentData().toDouble());
