@@ -28,6 +28,7 @@ ShootSheet::ShootSheet(const Shoot& shoot, QWidget* parent)
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
     connect(buttons, &QDialogButtonBox::accepted, this, &ShootSheet::accept);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    m_form->setMinimumWidth(700); // a note is a sentence
     auto* column = new QVBoxLayout(this);
     column->addWidget(m_form);
     column->addWidget(m_problem);

@@ -6,6 +6,7 @@
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QSpinBox>
+#include <QStyle>
 
 #include <algorithm>
 
@@ -41,8 +42,12 @@ FieldForm::FieldForm(const QString& prefix, int columns, QWidget* parent)
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(24);
     for (int i = 0; i < columns; ++i) {
-        m_forms.push_back(new QFormLayout);
-        row->addLayout(m_forms.back(), 1);
+        auto* form = new QFormLayout;
+        // Unsaid, a nested layout takes the gap between the columns for its rows too.
+        form->setVerticalSpacing(style()->pixelMetric(QStyle::PM_LayoutVerticalSpacing));
+        form->setHorizontalSpacing(style()->pixelMetric(QStyle::PM_LayoutHorizontalSpacing));
+        m_forms.push_back(form);
+        row->addLayout(form, 1);
     }
 }
 
